@@ -85,6 +85,7 @@ export {
   FIND_KINDS,
   summaryOf,
   unnamedOf,
+  verbatimIdentificationOf,
 } from './notebook/find';
 export type { Ask, Choice, Decision, Edit, FindRecord, FindSummary, Position } from './notebook/find';
 export { latest, nextStamp, Stamp, isTime } from './notebook/stamp';

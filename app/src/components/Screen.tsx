@@ -1,5 +1,5 @@
 import { Link, usePathname, type Href } from 'expo-router';
-import { useContext, useState } from 'react';
+import { useContext, useEffect, useRef, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View, type ViewStyle } from 'react-native';
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { t } from '../text/en/components';
@@ -56,10 +56,14 @@ interface ScreenProps {
   readonly panes?: boolean;
   /** Leaves the rooms out below, for a screen whose strip takes their place. */
   readonly rooms?: boolean;
+  /** What is shown; where it changes, the screen starts at its top again. */
+  readonly shown?: string | undefined;
 }
 
 /** The frame of every screen: rooms at the side when wide, at the thumb when narrow. */
-export function Screen({ children, strip, panes = false, rooms = true }: ScreenProps) {
+export function Screen({ children, strip, panes = false, rooms = true, shown }: ScreenProps) {
+  const scroller = useRef<ScrollView>(null);
+  useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [shown]);
   const wide = useWide();
   const insets = useSafeAreaInsets();
   return (
@@ -71,6 +75,7 @@ export function Screen({ children, strip, panes = false, rooms = true }: ScreenP
           <View style={styles.main}>{children}</View>
         ) : (
           <ScrollView
+            ref={scroller}
             style={styles.main}
             contentContainerStyle={[styles.content, wide && styles.contentWide]}
           >

@@ -23,6 +23,8 @@ interface Start {
   readonly bodyPlan: string;
   readonly target?: TaxonId;
   readonly placeNote?: string;
+  /** A name that the guide does not know, as it was typed. */
+  readonly verbatimIdentification?: string;
   readonly placePage?: string;
   readonly group?: string;
   readonly context: Case['context'];
@@ -46,12 +48,23 @@ export function startFind(start: Start): Thunk<Promise<string | undefined>> {
 function beginning(find: string, start: Start): Thunk<Entry[]> {
   return (dispatch) => {
     const piece = newId() as PieceId;
-    const { kingdom, bodyPlan, placeNote, placePage, target, group, answers = [] } = start;
+    const {
+      kingdom,
+      bodyPlan,
+      placeNote,
+      verbatimIdentification,
+      placePage,
+      target,
+      group,
+      answers = [],
+    } = start;
     const startedAt = dispatch(now());
     const by = dispatch(person());
     const made = () => ({ id: newId(), at: dispatch(now()) });
-    const edit = (field: 'placeNote' | 'placePage', value: string | undefined): Entry[] =>
-      value ? [{ kind: 'edits', find, body: { ...made(), by, field, value } }] : [];
+    const edit = (
+      field: 'placeNote' | 'verbatimIdentification' | 'placePage',
+      value: string | undefined,
+    ): Entry[] => (value ? [{ kind: 'edits', find, body: { ...made(), by, field, value } }] : []);
     return [
       {
         kind: 'finds',
@@ -70,6 +83,7 @@ function beginning(find: string, start: Start): Thunk<Entry[]> {
         return { kind: 'readings', find, body: { ...body, at: dispatch(now()) } };
       }),
       ...edit('placeNote', placeNote),
+      ...edit('verbatimIdentification', verbatimIdentification),
       ...edit('placePage', placePage),
     ];
   };

@@ -146,7 +146,7 @@ describe('the logbook', () => {
         taxon: 'vaccinium-myrtillus',
         bodyPlan: taxon('vaccinium-myrtillus').taxon.bodyPlan,
       },
-      { startedAt: '2026-09-14T12:00:00.000Z', kingdom: 'Plantae', note: 'Quercus robur' },
+      { startedAt: '2026-09-14T12:00:00.000Z', kingdom: 'Plantae', verbatimIdentification: 'Quercus robur' },
     ]);
   });
 

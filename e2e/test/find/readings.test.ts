@@ -190,6 +190,14 @@ test('what the guide does not know is said, and what nobody should collect never
   const name = page.getByLabel('Name, in any language, or scientific');
   await name.fill('saguaro');
   await page.getByText('Not in this guide', { exact: true }).waitFor();
+  // It is kept as it was typed, with the shape that it is nearest to.
+  await page.getByRole('radio', { name: /^Low shrub: / }).click();
+  await page.getByRole('button', { name: 'Go on as “saguaro”, which is not in the guide' }).click();
+  await page.waitForURL(/name$/);
+  await page.getByText(/^“saguaro” is not in the guide: never collected/).waitFor();
+  await page.goto('/finds');
+  await page.getByText('“saguaro”, not in the guide', { exact: true }).waitFor();
+  await page.goto('/new');
   await name.fill('tollkirsche');
   await page.getByRole('button', { name: /^Deadly nightshade/ }).click();
   await page.waitForURL(/check$/);

@@ -47,7 +47,12 @@ export function useEatersQuestion(record: FindRecord, target: string): EatersQue
   const asks =
     cautions.length > 0 ||
     (taxon !== undefined && (home ?? []).some((one) => cautionsFor(one, taxon, 'eaten').length > 0));
-  return { cautions, home, asks, open: record.context.eaters === undefined && (asks || (taxon !== undefined && !ready)) };
+  return {
+    cautions,
+    home,
+    asks,
+    open: record.context.eaters === undefined && (asks || (taxon !== undefined && !ready)),
+  };
 }
 
 const selectHousehold = selectOfKind('eater', (pages): Eaters =>

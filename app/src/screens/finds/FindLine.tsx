@@ -45,12 +45,17 @@ function screenOf(find: FindSummary, blind: boolean) {
   return find.target ? ('/find/[id]/check' as const) : ('/find/[id]/name' as const);
 }
 
+const nameOf = ({ target, verbatimIdentification: typed }: FindSummary): string => {
+  if (target) return CommonName(target);
+  return typed ? t.notInTheGuide(typed) : t.noNameYet;
+};
+
 /** A find as one line of the log. Undecided ones lead on to their check. */
 export function FindLine({ find, today }: { readonly find: FindSummary; readonly today: Date }) {
   const blind = useBlind(find);
   const by = useFinder(find);
   const outcome = blind ? undefined : find.outcome;
-  const name = blind ? t.askedOfYouASecond : find.target ? CommonName(find.target) : t.noNameYet;
+  const name = blind ? t.askedOfYouASecond : nameOf(find);
   return (
     <View role="listitem">
       <Link href={{ pathname: screenOf(find, blind), params: { id: find.id } }} asChild>

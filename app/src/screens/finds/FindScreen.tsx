@@ -1,7 +1,17 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import type { FindRecord } from '@pause/core';
-import { Screen, Small, Title, OutcomeMark, colour, Strong, Button, Heading } from '../../components';
+import { type FindRecord, verbatimIdentificationOf } from '@pause/core';
+import {
+  Screen,
+  Small,
+  SmallStrong,
+  Title,
+  OutcomeMark,
+  colour,
+  Strong,
+  Button,
+  Heading,
+} from '../../components';
 import { FindFrame } from '../../components/FindFrame';
 import { Pictures } from '../../components/photos/late';
 import type { Evaluation } from '../../deciding/evaluate';
@@ -70,6 +80,7 @@ function FindView({ record, evaluation }: FindViewProps) {
 
 function FindHead({ record }: Pick<FindViewProps, 'record'>) {
   const target = record.targets.at(-1)?.taxon;
+  const typed = verbatimIdentificationOf(record);
   return (
     <View>
       <Small soft>
@@ -81,7 +92,8 @@ function FindHead({ record }: Pick<FindViewProps, 'record'>) {
           .filter(Boolean)
           .join(' · ')}
       </Small>
-      <Title>{target ? CommonName(target) : t.noNameYet}</Title>
+      <Title>{target ? CommonName(target) : typed ? `“${typed}”` : t.noNameYet}</Title>
+      {typed ? <SmallStrong>{target ? t.typedAs(typed) : t.notInTheGuide}</SmallStrong> : null}
       {target ? (
         <Small soft style={styles.scientific}>
           {scientificName(target)}

@@ -97,12 +97,15 @@ export function NotebookChoice({
 export function Matches({
   matches,
   text,
+  plan,
   onChoose,
   onAll,
 }: {
   readonly matches: ReturnType<typeof searchTaxa>;
   /** What was typed. */
   readonly text: string;
+  /** The shape that was chosen, if any. */
+  readonly plan: string | undefined;
   readonly onChoose: (taxon: CompiledTaxon) => void;
   readonly onAll: () => void;
 }) {
@@ -138,7 +141,7 @@ export function Matches({
           <DidYouMean text={text} onChoose={onChoose} />
           <Notice
             title={t.notInThisGuide}
-            text={t.theGuideHoldsTaxaAnd(guide.taxa.length)}
+            text={t.theGuideHoldsTaxaAnd(guide.taxa.length, plan !== undefined)}
             action={t.showAllAgain}
             onAction={onAll}
           />

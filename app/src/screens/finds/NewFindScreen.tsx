@@ -19,15 +19,20 @@ import { useBeginning } from './useBeginning';
 
 /** What it is thought to be, by its name, or first what kind of body it has. */
 export function NewFindScreen() {
-  const { find } = useLocalSearchParams<{ find?: string }>();
+  const { find, plan: given } = useLocalSearchParams<{ find?: string; plan?: string }>();
+  const [plan, setPlan] = useState<string | undefined>(given);
   const { status, items } = useFinds();
   // An empty notebook may be one that only the server knows yet: its finds, its groups, its season.
   const known = useApp(({ me }) => me.person !== undefined && (me.person.account || me.asked === true));
   const ready = status === 'ready' && (known || items.length > 0);
   return (
-    <Screen>
+    <Screen shown={plan}>
       <Title>{find ? t.whatDoYouTakeIt : t.aNewFind}</Title>
-      {ready ? <Form find={find} found={items} /> : <Loading what={t.openingTheNotebook} />}
+      {ready ? (
+        <Form find={find} found={items} plan={plan} setPlan={setPlan} />
+      ) : (
+        <Loading what={t.openingTheNotebook} />
+      )}
     </Screen>
   );
 }
@@ -53,20 +58,22 @@ const planOf = (id: string | undefined) => guide.guide.bodyPlans.find((plan) => 
 interface FormProps {
   readonly find: string | undefined;
   readonly found: readonly FindSummary[];
+  /** The shape that was chosen, if any. */
+  readonly plan: string | undefined;
+  readonly setPlan: (plan: string | undefined) => void;
 }
 
 /**
  * What is offered is what was known when the form was opened: nothing moves, or comes to mean another taxon,
  * under a finger.
  */
-function Form({ find, found }: FormProps) {
-  const given = useLocalSearchParams<{ plan?: string; text?: string }>();
+function Form({ find, found, plan, setPlan }: FormProps) {
+  const given = useLocalSearchParams<{ text?: string }>();
   const wide = useWide();
   const month = useToday().getMonth() + 1;
   const [quick] = useState(() => quickTaxa(found, month));
   const groupsNow = useGroups();
   const [groups, setGroups] = useState(groupsNow);
-  const [plan, setPlan] = useState<string | undefined>(given.plan);
   const choosePlan = (chosen: string | undefined) => {
     setGroups(groupsNow);
     setPlan(chosen);
@@ -107,11 +114,10 @@ function Form({ find, found }: FormProps) {
         <>
           <WhereField placeNote={placeNote} onPlaceNote={setPlaceNote} />
           {groups?.length ? <NotebookChoice groups={groups} group={group} onGroup={setGroup} /> : null}
-          <Button
-            label={t.iHaveNoNameFor}
-            tone="outline"
-            style={styles.unnamed}
-            onPress={() => chosenPlan && beginUnnamed(chosenPlan)}
+          <WithoutGuideName
+            text={text}
+            plan={plan}
+            onBegin={(typed) => chosenPlan && beginUnnamed(chosenPlan, typed)}
           />
         </>
       ) : null}
@@ -119,6 +125,29 @@ function Form({ find, found }: FormProps) {
     </>
   );
 }
+
+interface WithoutGuideNameProps {
+  readonly text: string;
+  readonly plan: string;
+  readonly onBegin: (typed: string | undefined) => void;
+}
+
+/** Begins a find that is named later: without a name, or with one that the guide does not know, as it was typed. */
+function WithoutGuideName({ text, plan, onBegin }: WithoutGuideNameProps) {
+  const typed = text.trim();
+  const unknown = typed !== '' && searchTaxa(guide, typed, plan).length === 0;
+  return (
+    <Button
+      label={unknown ? t.goOnAs(typed) : t.iHaveNoNameFor}
+      tone="outline"
+      style={styles.unnamed}
+      onPress={() => onBegin(unknown ? typed.slice(0, LONGEST_NAME) : undefined)}
+    />
+  );
+}
+
+/** As long as a typed name may be. */
+const LONGEST_NAME = 120;
 
 interface AllPlansProps {
   readonly plan: string | undefined;
@@ -155,7 +184,7 @@ function ByName({ plan, all, text, setText, onChoose }: ByNameProps) {
       {all || text.trim() !== '' ? (
         <>
           <SharedName text={text} />
-          <Matches matches={matches} text={text} onChoose={onChoose} onAll={() => setText('')} />
+          <Matches matches={matches} text={text} plan={plan} onChoose={onChoose} onAll={() => setText('')} />
         </>
       ) : null}
     </>

@@ -12,6 +12,13 @@ interface BeginningProps {
   readonly group: string | undefined;
 }
 
+interface Named {
+  readonly target?: TaxonId;
+  /** A name that the guide does not know, as it was typed. */
+  readonly typed?: string;
+  readonly wanted?: Pick<Context, 'part' | 'use'>;
+}
+
 /** Begins a find, with a name or without one, or gives one another name, and leads on to it. */
 export function useBeginning({ find, placeNote, group }: BeginningProps) {
   const { place } = useLocalSearchParams<{ place?: string }>();
@@ -20,7 +27,7 @@ export function useBeginning({ find, placeNote, group }: BeginningProps) {
 
   const begin = async (
     { kingdom, id: bodyPlan }: BodyPlan,
-    { target, wanted }: { readonly target?: TaxonId; readonly wanted?: Pick<Context, 'part' | 'use'> } = {},
+    { target, typed, wanted }: Named = {},
   ): Promise<string | undefined> => {
     // What is known of the place need not be entered again.
     const at = place
@@ -31,6 +38,7 @@ export function useBeginning({ find, placeNote, group }: BeginningProps) {
         kingdom,
         bodyPlan,
         ...(target ? { target } : {}),
+        ...(typed ? { verbatimIdentification: typed } : {}),
         ...withNote(placeNote.trim() || at?.name),
         ...(at && place ? { placePage: place, answers: at.answers } : {}),
         ...(group ? { group } : {}),
@@ -40,8 +48,9 @@ export function useBeginning({ find, placeNote, group }: BeginningProps) {
   };
 
   return {
-    beginUnnamed: (plan: BodyPlan) => {
-      void begin(plan).then((id) => {
+    /** @param typed a name that the guide does not know, if one was typed */
+    beginUnnamed: (plan: BodyPlan, typed?: string) => {
+      void begin(plan, typed ? { typed } : {}).then((id) => {
         if (id) router.push({ pathname: '/find/[id]/name', params: { id } });
       });
     },

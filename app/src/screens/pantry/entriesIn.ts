@@ -137,7 +137,9 @@ function findsFrom(rows: readonly ReadFind[]): Thunk<Promise<Entry[]>> {
   return async (dispatch, getState) => {
     const person = getState().me.person?.id ?? '';
     const entries: Entry[] = [];
-    for (const { id = newId(), startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } of rows) {
+    for (const row of rows) {
+      const { id = newId(), startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } = row;
+      const { verbatimIdentification } = row;
       if (await dispatch(currentFind(id))) continue;
       const at = dispatch(now());
       const body = (more: object) => ({ id: newId(), at, by: person, ...more });
@@ -157,12 +159,9 @@ function findsFrom(rows: readonly ReadFind[]): Thunk<Promise<Entry[]>> {
           },
           { kind: 'pieces', find: id, body: { id: newId(), at, purpose: 'decide' } },
           ...(taxon === undefined ? [] : [{ kind: 'targets', find: id, body: { id: newId(), at, taxon } }]),
-          ...(note === undefined
-            ? []
-            : [{ kind: 'edits', find: id, body: body({ field: 'note', value: note }) }]),
-          ...(position === undefined
-            ? []
-            : [{ kind: 'edits', find: id, body: body({ field: 'position', value: position }) }]),
+          ...Object.entries({ note, verbatimIdentification, position }).flatMap(([field, value]) =>
+            value === undefined ? [] : [{ kind: 'edits', find: id, body: body({ field, value }) }],
+          ),
         ] as Entry[]),
       );
     }

@@ -2,6 +2,8 @@ import { messages, plural } from '../messages';
 
 export const t = messages('find', {
   noNameYet: 'No name yet',
+  notInTheGuide: 'Not in the guide: never collected',
+  typedAs: (typed: string) => `First named “${typed}”, which the guide does not know`,
   find: (number: number) => `Find ${number}`,
   newFind: 'New find',
   byThisGuideNow: (outcome: string) => `By this guide now: ${outcome}`,

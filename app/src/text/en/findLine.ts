@@ -3,6 +3,7 @@ import { messages } from '../messages';
 export const t = messages('findLine', {
   askedOfYouASecond: 'Asked of you: a second look',
   noNameYet: 'No name yet',
+  notInTheGuide: (typed: string) => `“${typed}”, not in the guide`,
   blind: 'Blind',
   differs: 'Differs',
   notDecided: 'Not decided',

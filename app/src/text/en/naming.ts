@@ -1,6 +1,7 @@
 import { messages, plural } from '../messages';
 
 export const t = messages('naming', {
+  notInTheGuideNeverCollected: (typed: string) => `“${typed}” is not in the guide: never collected`,
   candidates: 'Candidates',
   iTakeItForThis: 'I take it for this: check it',
   aDangerousOneStandsHere: 'A dangerous one stands here: note it',

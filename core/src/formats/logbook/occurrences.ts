@@ -1,5 +1,5 @@
 import type { CompiledGuide, Taxon } from '../../guide';
-import { edited } from '../../notebook/find';
+import { edited, verbatimIdentificationOf } from '../../notebook/find';
 import type { FindRecord } from '../../notebook/find';
 import { csvOf } from './csv';
 
@@ -15,6 +15,7 @@ export const OCCURRENCE_TERMS = [
   'kingdom',
   'family',
   'scientificName',
+  'verbatimIdentification',
   'scientificNameAuthorship',
   'vernacularName',
   'taxonRank',
@@ -34,7 +35,7 @@ export const OCCURRENCE_TERMS = [
 export type OccurrenceTerm = (typeof OCCURRENCE_TERMS)[number];
 export type Occurrence = Readonly<Record<OccurrenceTerm, string>>;
 
-/** Of finds that were taken for something. @param nameOf who recorded it, as they are to be named */
+/** Of finds that were taken for something, if only by a name that the guide does not know. @param nameOf who recorded it, as they are to be named */
 export function occurrencesOf(
   finds: readonly FindRecord[],
   guide: CompiledGuide,
@@ -42,14 +43,16 @@ export function occurrencesOf(
 ): Occurrence[] {
   return finds.flatMap((record): Occurrence[] => {
     const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '')?.taxon;
-    if (!taxon) return [];
+    const verbatimIdentification = verbatimIdentificationOf(record) ?? '';
+    if (!taxon && verbatimIdentification === '') return [];
     return [
       {
         occurrenceID: record.id,
         basisOfRecord: 'HumanObservation',
         occurrenceStatus: 'present',
         eventDate: record.startedAt,
-        ...taxonTerms(taxon),
+        ...(taxon ? taxonTerms(taxon) : { ...NO_TAXON, kingdom: record.kingdom }),
+        verbatimIdentification,
         ...decisionTerms(record),
         identificationRemarks:
           `${record.readings.length} readings; ` + `guide ${guide.guide.id} ${guide.version.slice(0, 12)}`,
@@ -77,6 +80,14 @@ const taxonTerms = (
   vernacularName: taxon.vernacularNames.en?.[0] ?? '',
   taxonRank: 'species',
 });
+
+const NO_TAXON = {
+  family: '',
+  scientificName: '',
+  scientificNameAuthorship: '',
+  vernacularName: '',
+  taxonRank: '',
+} as const;
 
 const DISPOSITION = { collect: 'collected', leave: 'left', later: 'left for later' } as const;
 

@@ -10,6 +10,8 @@ export interface ReadFind {
   readonly startedAt: string;
   readonly kingdom: Kingdom;
   readonly taxon?: string;
+  /** A name that the guide does not know, as it is in the file. */
+  readonly verbatimIdentification?: string;
   readonly bodyPlan?: string;
   readonly placeNote?: string;
   readonly note?: string;
@@ -37,7 +39,7 @@ function readOccurrence(
   say: Say,
 ): ReadFind | undefined {
   const at = readEventDate(row.eventDate ?? '', say);
-  const name = (row.scientificName ?? '').trim();
+  const name = nameIn(row);
   const taxon =
     byName.get(name.toLowerCase()) ?? byName.get(name.split(/\s+/).slice(0, 2).join(' ').toLowerCase());
   const kingdom = taxon?.taxon.kingdom ?? Kingdom.safeParse(row.kingdom).data;
@@ -46,21 +48,24 @@ function readOccurrence(
   if (row.occurrenceStatus === 'absent') say('occurrenceStatus', 'what was not there is no find');
   const position = readPosition(row, say);
   if (!at || !kingdom) return undefined;
-  const note = [taxon ? '' : name, row.occurrenceRemarks ?? '']
-    .filter((one) => one.trim() !== '')
-    .join('. ')
-    .slice(0, 2000);
+  const note = (row.occurrenceRemarks ?? '').trim().slice(0, 2000);
   const place = (row.locality ?? '').trim().slice(0, 200);
   return {
     startedAt: at.toISOString(),
     kingdom,
     ...(row.occurrenceID !== undefined && idLike.test(row.occurrenceID) ? { id: row.occurrenceID } : {}),
-    ...(taxon ? { taxon: taxon.id, bodyPlan: taxon.taxon.bodyPlan } : {}),
+    ...(taxon
+      ? { taxon: taxon.id, bodyPlan: taxon.taxon.bodyPlan }
+      : { verbatimIdentification: name.slice(0, 120) }),
     ...(place === '' ? {} : { placeNote: place }),
     ...(note === '' ? {} : { note }),
     ...(position ? { position } : {}),
   };
 }
+
+/** Its scientific name; where there is none, the name that the guide of whoever wrote it did not know. */
+const nameIn = ({ scientificName = '', verbatimIdentification = '' }: Cells): string =>
+  scientificName.trim() || verbatimIdentification.trim();
 
 /** A day alone is taken as its noon: nobody wrote down the hour. */
 function readEventDate(cell: string, say: Say): Date | undefined {

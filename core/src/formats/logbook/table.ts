@@ -1,4 +1,4 @@
-import { type FindRecord, edited } from '../../notebook/find';
+import { type FindRecord, edited, verbatimIdentificationOf } from '../../notebook/find';
 import type { PageRecord } from '../../notebook/page';
 import { currentFields } from '../../notebook/page/currentFields';
 import { Source } from '../../notebook/page/pantry';
@@ -53,6 +53,7 @@ const findRow = (record: FindRecord): Row => ({
   kind: 'find',
   id: record.id,
   date: record.startedAt,
+  name: verbatimIdentificationOf(record) ?? '',
   taxon: record.targets.at(-1)?.taxon ?? '',
   part: record.context.part ?? '',
   place: record.placeNote ?? '',

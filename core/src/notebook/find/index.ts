@@ -2,11 +2,12 @@ import type { Case, Policy, Unnamed } from '../../case';
 import type { CompiledGuide } from '../../guide';
 import { blindAsk } from './blind';
 import type { FindRecord, FindSummary } from './record';
+import { verbatimIdentificationOf } from './written';
 
 export { applyEntries, applyEntry, entriesOf, findsOf } from './fold';
 export { FIND_KINDS, FIND_KIND_NAMES, neededBy } from './kinds';
 export { placedAll } from './placed';
-export { contextOf, edited } from './written';
+export { contextOf, edited, verbatimIdentificationOf } from './written';
 export { blindAsk, mayBeBlind } from './blind';
 export { countOf, type PieceCount } from './counted';
 // Only what they are: parsing them is a matter of the notebook, and fetched with it.
@@ -32,6 +33,7 @@ export function summaryOf(record: FindRecord): FindSummary {
   const asked = [...new Set(record.asks.map((ask) => ask.of))].filter(
     (of) => blindAsk(record, of) !== undefined,
   );
+  const typed = verbatimIdentificationOf(record);
   // What was recorded last comes last, by its stamp.
   const [target, verdict, decision] = [
     record.targets.at(-1)?.taxon,
@@ -50,6 +52,7 @@ export function summaryOf(record: FindRecord): FindSummary {
     ...(number === undefined ? {} : { number }),
     ...(placeNote === undefined ? {} : { placeNote }),
     ...(target === undefined ? {} : { target }),
+    ...(typed === undefined ? {} : { verbatimIdentification: typed }),
     ...(verdict === undefined ? {} : { outcome: verdict.verdict.outcome }),
     ...(decision === undefined ? {} : { choice: decision }),
   };

@@ -69,6 +69,12 @@ export const Edit = z.discriminatedUnion('field', [
     value: z.string().trim().min(1).max(200).nullable(),
   }),
   z.strictObject({ ...edit, field: z.literal('note'), value: z.string().trim().min(1).max(2000).nullable() }),
+  /** The name that somebody typed and the guide does not know, as it was typed; the term of Darwin Core. */
+  z.strictObject({
+    ...edit,
+    field: z.literal('verbatimIdentification'),
+    value: z.string().trim().min(1).max(120).nullable(),
+  }),
   z.strictObject({ ...edit, field: z.literal('position'), value: Position.nullable() }),
   /** The page of the place where it was. */
   z.strictObject({ ...edit, field: z.literal('placePage'), value: z.string().min(1).max(64).nullable() }),
@@ -213,6 +219,8 @@ export const FindSummary = z.strictObject({
   /** The group whose notebook it is in. */
   group: z.string().optional(),
   target: z.string().optional(),
+  /** A name that the guide does not know, as it was typed. */
+  verbatimIdentification: z.string().optional(),
   readings: z.number().int().nonnegative(),
   outcome: Outcome.optional(),
   choice: Choice.optional(),

@@ -34,6 +34,10 @@ export function edited<F extends EditField>(
   return { now, before };
 }
 
+/** The name that somebody typed and the guide does not know, as it was typed. */
+export const verbatimIdentificationOf = (record: Pick<FindRecord, 'edits'>): string | undefined =>
+  edited(record, 'verbatimIdentification').now?.value ?? undefined;
+
 /** The record with the place note that was written last. */
 export function withPlaceNote(record: FindRecord): FindRecord {
   const { now } = edited(record, 'placeNote');

@@ -8,6 +8,7 @@ import { Seen } from '../Seen';
 import type { Follow } from '../useToCard';
 import { CandidatesBand } from './CandidatesBand';
 import { DangerStrip } from './DangerStrip';
+import { whichFind } from './whichFind';
 
 interface NamingPhoneProps {
   readonly record: FindRecord;
@@ -37,9 +38,7 @@ export function NamingPhone({
       follow={follow}
     >
       {barsOpen ? candidates : question}
-      <Small soft>
-        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
-      </Small>
+      <Small soft>{whichFind(record)}</Small>
       <Heading>{t.seen}</Heading>
       <Seen record={record} slips />
     </PhoneScreen>

@@ -35,6 +35,7 @@ import { styles } from './namingStyles';
 import { useIdentification } from './useIdentification';
 import { useNaming } from './useNaming';
 import { type NextQuestion, useNextQuestion } from './useNextQuestion';
+import { whichFind } from './whichFind';
 
 /** What it could be, from what is seen; and from there to a name that can be checked. */
 export function NamingScreen() {
@@ -134,9 +135,7 @@ function NamingHead({ record }: { readonly record: FindRecord }) {
   return (
     <View>
       <FindWaysOut find={record.id} />
-      <Small soft>
-        {[record.number ? t.find(record.number) : t.newFind, record.placeNote].filter(Boolean).join(' · ')}
-      </Small>
+      <Small soft>{whichFind(record)}</Small>
       <Title>{t.whatCouldItBe}</Title>
     </View>
   );
