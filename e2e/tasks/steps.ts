@@ -54,7 +54,7 @@ export async function tellRest(thumb: Thumb): Promise<void> {
   await thumb.tap(named(page, 'button', /^I may pick here, nothing spoils/));
   if ((await page.getByRole('group', { name: 'Is it protected here?' }).count()) > 0)
     await thumb.tap(named(page, 'radio', 'No, looked up'));
-  if ((await page.getByRole('group', { name: 'Traced to one base?' }).count()) > 0)
+  if ((await page.getByRole('group', { name: 'Followed to one root?' }).count()) > 0)
     await thumb.tap(named(page, 'radio', 'Yes, all of it'));
   await page.getByRole('heading', { name: 'Still open' }).waitFor({ state: 'detached' });
 }

@@ -164,6 +164,8 @@ export function startPiece(find: string, purpose: 'decide' | 'compare'): Thunk<P
   return (dispatch) => {
     const id = newId() as PieceId;
     void dispatch(add({ kind: 'pieces', find, body: { id, at: dispatch(now()), purpose } }));
+    // Another shoot has to be followed to its root for itself.
+    if (purpose === 'decide') void dispatch(changeContext(find, { tracedToBase: undefined }));
     return id;
   };
 }

@@ -1,4 +1,5 @@
 import type { t as account } from './en/account';
+import type { t as adultFirst } from './en/adultFirst';
 import type { t as answer } from './en/answer';
 import type { t as around } from './en/around';
 import type { t as beside } from './en/beside';
@@ -54,6 +55,7 @@ import type { Area, Language } from './messages';
 /** All words on screen: what a language has to have. */
 export interface Catalogue {
   readonly account: typeof account;
+  readonly adultFirst: typeof adultFirst;
   readonly answer: typeof answer;
   readonly around: typeof around;
   readonly beside: typeof beside;

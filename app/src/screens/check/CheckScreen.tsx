@@ -140,5 +140,5 @@ const CheckOf = memo(function CheckOf({ shown }: { readonly shown: CheckNow }) {
 });
 
 /** Whether a question is on the screen, and not what has to be done before it. */
-const isQuestion = ({ check, word }: Checks, { gloves, given }: Omit<Answering, 'saving'>): boolean =>
-  check !== undefined && !gloves && !(given !== undefined && word !== undefined);
+const isQuestion = ({ check, word }: Checks, { gloves, adult, given }: Omit<Answering, 'saving'>): boolean =>
+  check !== undefined && !gloves && !adult && !(given !== undefined && word !== undefined);

@@ -6,6 +6,7 @@ import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
 import { lowerFirst, readingWords } from '../../text/names';
 import { movedWords } from '../../text/reasons';
+import { AdultFirst } from './AdultFirst';
 import type { Fitted } from './AnswerCard';
 import { AnswerCard } from './card';
 import type { CheckNow } from './CheckParts';
@@ -90,6 +91,8 @@ function Asked(props: QuestionProps) {
         onBack={props.reconsider}
       />
     );
+  if (props.adult)
+    return <AdultFirst check={check} onAdult={props.adultIsHere} onWithout={props.withoutAdult} />;
   if (props.gloves)
     return <GlovesFirst skin={check.skin} onOn={props.putOnGloves} onWithout={props.withoutGloves} />;
   return (

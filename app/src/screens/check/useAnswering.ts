@@ -1,8 +1,9 @@
 import { startTransition, useState } from 'react';
 import type { CharacterId, Check, ReadingId, Verdict } from '@pause/core';
 import { changeContext, passOver, read, takeBack } from '../../notebook/actions';
-import { useAct } from '../../notebook/store';
+import { useAct, useApp } from '../../notebook/store';
 import { characterOf, readingWords } from '../../text/names';
+import { waitsForAdult } from './AdultFirst';
 import type { Answer } from './card';
 import type { CheckNow } from './CheckParts';
 import type { Checks } from './useChecks';
@@ -33,6 +34,10 @@ export interface Answering {
   readonly gloves: boolean;
   readonly putOnGloves: () => void;
   readonly withoutGloves: () => void;
+  /** Whether a child has to wait for an adult first. */
+  readonly adult: boolean;
+  readonly adultIsHere: () => void;
+  readonly withoutAdult: () => void;
 }
 
 /** @param settleDown - brings the next question into view */
@@ -69,7 +74,16 @@ export function useAnswering(shown: CheckNow, asked: Checks, settleDown: () => v
     void act(changeContext(record.id, { cannotSmell: true }));
     next();
   });
-  return { last, saving, ...keeping, pass, back, cannotSmell, ...useGloves(asked, pass) };
+  return {
+    last,
+    saving,
+    ...keeping,
+    pass,
+    back,
+    cannotSmell,
+    ...useGloves(asked, pass),
+    ...useAdult(asked, pass),
+  };
 }
 
 interface Keeping {
@@ -141,6 +155,21 @@ function useGloves({ checks, check, choose }: Checks, pass: () => void) {
     gloves: check !== undefined && !worn && wantsGloves(check),
     putOnGloves: useLatest(() => setWorn(true)),
     withoutGloves,
+  };
+}
+
+/** A child's device waits for an adult at each check that is not for a child. */
+function useAdult({ checks, check, choose }: Checks, pass: () => void) {
+  const child = useApp((state) => state.look.child);
+  const [allowed, setAllowed] = useState<Check>();
+  return {
+    adult: child && check !== undefined && check.character !== allowed?.character && waitsForAdult(check),
+    adultIsHere: useLatest(() => setAllowed(check)),
+    withoutAdult: useLatest(() => {
+      const looking = checks.find((one) => !waitsForAdult(one));
+      if (looking && looking.character !== check?.character) choose(looking.character);
+      else pass();
+    }),
   };
 }
 

@@ -22,10 +22,11 @@ export const t = messages('around', {
   itStaysAtPauseA: 'it stays at pause; a wilted or rotten one can harm although it is the right one.',
   whatDoYouWantOf: 'What do you want of it?',
   harmIsReckonedAsIf: 'harm is reckoned as if eaten, and it stays at pause.',
-  tracedToOneBase: 'Traced to one base?',
+  tracedToOneBase: 'Followed to one root?',
   itGrowsAmongOthersFollow:
-    'It grows among others. Follow what you read, and what you want, down to one root.',
-  whatYouReadMayBe: 'what you read may be another plant’s, and it stays at pause.',
+    'It grows among others. Follow this one shoot down to the ground: what you read and what you want are on it.',
+  whatYouReadMayBe:
+    'what you read may be another plant’s, and it stays at pause. What cannot be followed is left; take another shoot.',
   yesAllOfIt: 'Yes, all of it',
   itGrowsAlone: 'It grows alone',
   isAnythingTwinedIn: 'Is anything twined in?',

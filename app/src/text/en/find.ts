@@ -61,7 +61,7 @@ export const t = messages('find', {
   whatSpoilsIt: 'What spoils it',
   protected: 'Protected',
   noLookedUp: 'no, looked up',
-  tracedToOneBase: 'Traced to one base',
+  tracedToOneBase: 'Followed to one root',
   whoWillEatIt: 'Who will eat it',
   nobodyWhoHasToMind: 'nobody who has to mind it',
   height: 'Height',

@@ -12,7 +12,7 @@ export const t = messages('reasons', {
   whetherPickingIsAllowedHere: 'Whether picking is allowed here is not known. Ask first.',
   whetherAnythingSpoilsThisPlace: 'Whether anything spoils this place is not known.',
   thisOneIsOftenProtected: 'This one is often protected. Look up your own law, then record what it says.',
-  itGrowsAmongOthersTrace: 'It grows among others. Trace what you read and what you want to one base.',
+  itGrowsAmongOthersTrace: 'It grows among others. Follow what you read and what you want to one root.',
   passedOverOneMayStay: (list: string) => `Passed over: ${list}. One may stay open, not more.`,
   aIsNotOfThis: (target: string) => `A ${target} is not of this kingdom: a fungus is no plant.`,
   isNotForCollectingThe: (name: string, scientificName: string) =>
@@ -75,7 +75,7 @@ export const t = messages('reasons', {
   lookAtOneOfThem: 'Look at one of them again in other light or through a lens.',
   cannotBeSeenAtThe: (characterName: string) =>
     `${characterName} cannot be seen at the recorded stage. The stage or the reading is wrong.`,
-  whatWasReadWasNot: 'What was read was not traced to one base with what you want.',
+  whatWasReadWasNot: 'What was read was not followed to one root with what you want.',
   looksAtDisagreeSoIt: (characterName: string) =>
     `Looks at ${characterName} disagree, so it rules nothing out on this find.`,
   startedAgainOnAnotherPiece: (times: string) => `started again on another piece ${times}`,

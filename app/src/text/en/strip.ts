@@ -8,7 +8,7 @@ export const t = messages('strip', {
   permission: 'permission',
   whatSpoilsThePlace: 'what spoils the place',
   protection: 'protection',
-  tracedToOneBase: 'traced to one base',
+  tracedToOneBase: 'followed to one root',
   stillOpenEachAloneKeeps: (list: string, count: number) =>
     `Still open: ${list}. ${plural(count, { one: 'That alone keeps', other: 'Each alone keeps' })} it at pause.`,
   allOfItAbout: (line: string, time: string) => `${line} All of it: about ${time}.`,

@@ -1,6 +1,6 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type FindRecord, type PieceId, unnamedOf } from '@pause/core';
+import { type CharacterId, type FindRecord, type PieceId, unnamedOf } from '@pause/core';
 import type { Identification } from '@pause/core/advice/identify';
 import {
   Body,
@@ -20,6 +20,7 @@ import { Pictures } from '../../../components/photos/late';
 import { guide } from '../../../deciding/guide';
 import { useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
+import { AdultFirst, waitsForAdult } from '../AdultFirst';
 import type { Fitted } from '../AnswerCard';
 import { asCheck } from '../asCheck';
 import { AnswerCard } from '../card';
@@ -150,6 +151,8 @@ interface NextCardProps {
 /** The next question; anything else that can be seen may be chosen instead. */
 function NextCard({ record, next, fitted }: NextCardProps) {
   const wide = useWide();
+  const child = useApp((state) => state.look.child);
+  const [allowed, setAllowed] = useState<CharacterId>();
   const { character } = next;
   const asked = { find: record, current: character, onChoose: next.choose };
   if (!character)
@@ -159,11 +162,14 @@ function NextCard({ record, next, fitted }: NextCardProps) {
         <AllChecks {...asked} />
       </>
     );
+  const check = asCheck(character);
+  if (child && allowed !== character && waitsForAdult(check))
+    return <AdultFirst check={check} onAdult={() => setAllowed(character)} onWithout={next.pass} />;
   return (
     <>
       <AnswerCard
         key={next.key}
-        check={asCheck(character)}
+        check={check}
         target={undefined}
         stages={record.context.stages}
         effects={[]}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { statesIn } from '@pause/core';
+import { asksForTracing, statesIn } from '@pause/core';
 import type { Case, CharacterId } from '@pause/core';
 import type { PieceCheck } from '@pause/core/advice/pieces';
 import { Body, colour, Small, space, Strong, Grow } from '../../../components';
@@ -34,9 +34,19 @@ export function PieceLines({
   readonly check: Extract<PieceCheck, { readonly feasible: true }>;
   readonly find: Case;
 }) {
-  const relatives = guide.taxon(find.target)?.taxon.nearRelatives ?? [];
+  const target = guide.taxon(find.target);
+  if (!target) return null;
+  const relatives = target.taxon.nearRelatives;
   return (
     <>
+      {asksForTracing(find, target) ? (
+        <View style={styles.check}>
+          <Grow>
+            <Strong>{t.followedToItsRoot}</Strong>
+            <Small soft>{t.growsAmongOthersFollowEach}</Small>
+          </Grow>
+        </View>
+      ) : null}
       {checks.length === 0 ? <Body>{t.theGuideNamesNoLookalike}</Body> : null}
       {checks.map(({ character, seconds }, i) => (
         <PieceLine

@@ -1,0 +1,52 @@
+import { StyleSheet, View } from 'react-native';
+import type { Check } from '@pause/core';
+import { Body, Button, colour, Question, space } from '../../components';
+import { t } from '../../text/en/adultFirst';
+import { characterName, characterOf, lowerFirst } from '../../text/names';
+
+/**
+ * Whether a child leaves this check to an adult: it costs a piece of the plant, needs a knife or a trowel, or touches
+ * what may harm the skin.
+ */
+export function waitsForAdult({
+  character,
+  damage,
+  skin,
+}: Pick<Check, 'character' | 'damage' | 'skin'>): boolean {
+  const gear = characterOf(character)?.gear ?? [];
+  return damage === 'part' || damage === 'whole' || skin.length > 0 || gear.some((one) => TOOLS.has(one));
+}
+
+const TOOLS: ReadonlySet<string> = new Set(['knife', 'trowel', 'gloves']);
+
+interface AdultFirstProps {
+  readonly check: Check;
+  /** An adult is there and makes this check. */
+  readonly onAdult: () => void;
+  /** Goes on to what a child can look at alone, or past this one. */
+  readonly onWithout: () => void;
+}
+
+/** A child waits for an adult before this check. */
+export function AdultFirst({ check, onAdult, onWithout }: AdultFirstProps) {
+  return (
+    <View style={styles.card} role="group" aria-label={t.thisOneIsForAnAdult}>
+      <Question>{t.thisOneIsForAnAdult}</Question>
+      <Body>
+        {check.skin.length > 0
+          ? t.itTouches(lowerFirst(characterName(check.character)))
+          : t.itCuts(lowerFirst(characterName(check.character)))}
+      </Body>
+      <View style={styles.ways}>
+        <Button label={t.anAdultIsHere} style={styles.way} onPress={onAdult} />
+        <Button label={t.onlyLook} tone="outline" style={styles.way} onPress={onWithout} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  card: { gap: space.m, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
+  ways: { flexDirection: 'row', gap: space.s + 2, flexWrap: 'wrap' },
+  way: { flexGrow: 1 },
+});
