@@ -209,7 +209,7 @@ describe('files', () => {
   });
   test('every term is one that Darwin Core has', () => {
     const DARWIN_CORE =
-      'occurrenceID basisOfRecord occurrenceStatus eventDate kingdom family scientificName scientificNameAuthorship vernacularName taxonRank identificationVerificationStatus identificationRemarks lifeStage recordedBy locality decimalLatitude decimalLongitude geodeticDatum coordinateUncertaintyInMeters informationWithheld disposition occurrenceRemarks'.split(
+      'occurrenceID basisOfRecord occurrenceStatus eventDate kingdom family scientificName verbatimIdentification scientificNameAuthorship vernacularName taxonRank identificationVerificationStatus identificationRemarks lifeStage recordedBy locality decimalLatitude decimalLongitude geodeticDatum coordinateUncertaintyInMeters informationWithheld disposition occurrenceRemarks'.split(
         ' ',
       );
     for (const term of OCCURRENCE_TERMS) expect(DARWIN_CORE).toContain(term);

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View, Pressable } from 'react-native';
 import type { FindRecord, StageId } from '@pause/core';
 import { Small, SmallStrong, Body, Button, Chip } from '../../components';
@@ -6,12 +7,13 @@ import { guide } from '../../deciding/guide';
 import { changeContext } from '../../notebook/actions';
 import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/around';
+import { t as digging } from '../../text/en/digging';
 import { stageName, upper } from '../../text/names';
 import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';
 import { GrowsMixed, OneOf, PlaceQuestions, type SectionProps, Wanted } from './AroundQuestions';
 import { styles } from './aroundStyles';
-import { MAY_DIG, MAY_DIG_HINT } from './digging';
+import { DigFirst } from './DigFirst';
 
 /** Place and condition: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
@@ -30,18 +32,7 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
       <Wanted {...section} />
       <GrowsMixed {...section} />
       <GearAtHand {...section} />
-      {record.kingdom === 'Plantae' ? (
-        <OneOf
-          title={MAY_DIG}
-          hint={MAY_DIG_HINT}
-          options={[
-            [false, t.no],
-            [true, t.yes],
-          ]}
-          chosen={context.mayDig === true}
-          onChoose={(mayDig) => save({ mayDig })}
-        />
-      ) : null}
+      {record.kingdom === 'Plantae' ? <MayDig {...section} /> : null}
       <Height elevation={context.elevation} onChange={(elevation) => save({ elevation })} />
     </View>
   );
@@ -139,6 +130,24 @@ function Stages({ record, taxon }: Pick<SectionProps, 'record' | 'taxon'>) {
           </Pressable>
         ))}
     </Ask>
+  );
+}
+
+/** Whether one may be dug up for looking. Whoever says so is asked first what comes before that. */
+function MayDig({ record, save }: SectionProps) {
+  const [asking, setAsking] = useState(false);
+  const may = record.context.mayDig === true;
+  if (asking && !may) return <DigFirst record={record} onDone={() => setAsking(false)} />;
+  return (
+    <OneOf
+      title={digging.mayOneBeDugUp}
+      options={[
+        [false, t.no],
+        [true, t.yes],
+      ]}
+      chosen={may}
+      onChoose={(yes) => (yes && !may ? setAsking(true) : save({ mayDig: yes }))}
+    />
   );
 }
 

@@ -41,38 +41,60 @@ export function OneOf<T extends string | boolean>({
   );
 }
 
+interface PermissionProps {
+  readonly context: Context;
+  readonly save: SectionProps['save'];
+}
+
+/** Whether one may pick here. */
+export function Permission({ context, save }: PermissionProps) {
+  return (
+    <OneOf
+      title={t.mayYouPickHere}
+      hint={t.theOwnersWordOrThe}
+      missing={context.permission === undefined || context.permission === 'unknown'}
+      cost={t.itStaysAtPause}
+      options={[
+        ['allowed', t.yes],
+        ['forbidden', t.no],
+        ['unknown', t.mustAsk],
+      ]}
+      chosen={context.permission}
+      onChoose={(permission) => save({ permission })}
+    />
+  );
+}
+
+interface ProtectionProps extends PermissionProps {
+  /** Nothing while there is no name. */
+  readonly taxon: CompiledTaxon | undefined;
+}
+
+/** Whether the law protects it here. */
+export function Protection({ context, taxon, save }: ProtectionProps) {
+  return (
+    <OneOf
+      title={t.isItProtectedHere}
+      hint={taxon ? t.isOftenProtectedLookUp(CommonName(taxon.id)) : t.lookUpYourOwnLaw}
+      missing={context.protection === undefined || context.protection === 'unknown'}
+      cost={t.itStaysAtPause}
+      options={[
+        ['allowed', t.noLookedUp],
+        ['protected', t.yes],
+        ['unknown', t.dontKnow],
+      ]}
+      chosen={context.protection}
+      onChoose={(protection) => save({ protection })}
+    />
+  );
+}
+
 /** Whether one may pick here, whether it is protected, whether anything spoils it, and in what condition it is. */
 export function PlaceQuestions({ record: { context }, taxon, save }: SectionProps) {
   return (
     <>
-      <OneOf
-        title={t.mayYouPickHere}
-        hint={t.theOwnersWordOrThe}
-        missing={context.permission === undefined || context.permission === 'unknown'}
-        cost={t.itStaysAtPause}
-        options={[
-          ['allowed', t.yes],
-          ['forbidden', t.no],
-          ['unknown', t.mustAsk],
-        ]}
-        chosen={context.permission}
-        onChoose={(permission) => save({ permission })}
-      />
-      {taxon.taxon.protection === 'often' ? (
-        <OneOf
-          title={t.isItProtectedHere}
-          hint={t.isOftenProtectedLookUp(CommonName(taxon.id))}
-          missing={context.protection === undefined || context.protection === 'unknown'}
-          cost={t.itStaysAtPause}
-          options={[
-            ['allowed', t.noLookedUp],
-            ['protected', t.yes],
-            ['unknown', t.dontKnow],
-          ]}
-          chosen={context.protection}
-          onChoose={(protection) => save({ protection })}
-        />
-      ) : null}
+      <Permission context={context} save={save} />
+      {taxon.taxon.protection === 'often' ? <Protection context={context} taxon={taxon} save={save} /> : null}
       <OneOf
         title={t.doesAnythingSpoilThePlace}
         missing={context.contamination === undefined || context.contamination === 'unknown'}

@@ -46,6 +46,9 @@ export const DecisionStrip = memo(function DecisionStrip({
   );
 });
 
+/** A long reason does not take the screen: all of it stands in the verdict. */
+const MOST_LINES = 3;
+
 /** Drawn anew only where something else is said. */
 const Sentence = memo(function Sentence({
   find,
@@ -83,7 +86,7 @@ const Sentence = memo(function Sentence({
         </VerdictWord>
         <Body
           on={dark ? 'dark' : 'light'}
-          numberOfLines={compact ? 2 : undefined}
+          numberOfLines={compact ? 2 : wide ? undefined : MOST_LINES}
           style={[styles.lineText, compact && styles.lineCompact]}
         >
           {brief ?? line}

@@ -4,12 +4,12 @@ import { StyleSheet, View } from 'react-native';
 import { type Case, type FindRecord, looksAreDone } from '@pause/core';
 import { Body, Button, colour, Heading, Small, space, stroke, Stack } from '../../components';
 import type { Evaluation } from '../../deciding/evaluate';
-import { changeContext } from '../../notebook/actions';
-import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/check';
+import { t as digging } from '../../text/en/digging';
 import { characterName, commonName, lowerFirst, numberWord, upper } from '../../text/names';
 import { StillOpen } from './Around';
-import { MAY_DIG, MAY_DIG_HINT, wouldDigHelp } from './digging';
+import { DigFirst } from './DigFirst';
+import { wouldDigHelp } from './digging';
 import { WarnOthers } from './late';
 import { useEatersQuestion } from './useHousehold';
 
@@ -36,7 +36,6 @@ export function NothingToAsk({
   readonly find: Case;
   readonly evaluation: Evaluation;
 }) {
-  const act = useAct();
   const router = useRouter();
   const { outcome } = evaluation.verdict;
   const open = useOpen(record, evaluation);
@@ -66,13 +65,8 @@ export function NothingToAsk({
       <Body soft>{text}</Body>
       {rootHelps ? (
         <View style={styles.dig}>
-          <Body>{t.itsRootWouldTellMore(MAY_DIG, MAY_DIG_HINT)}</Body>
-          <Button
-            label={t.yesOneMayBeDug}
-            tone="outline"
-            style={styles.start}
-            onPress={() => void act(changeContext(record.id, { mayDig: true }))}
-          />
+          <Body>{digging.itsRootWouldTellMore}</Body>
+          <DigFirst record={record} />
         </View>
       ) : null}
       <Button
@@ -115,7 +109,6 @@ export function MissingAround({
 
 const styles = StyleSheet.create({
   dig: { gap: space.s, paddingLeft: space.m, borderLeftWidth: stroke.thick, borderLeftColor: colour.ink },
-  start: { alignSelf: 'flex-start' },
   missing: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -1,17 +1,14 @@
 import { nextChecks, type Case } from '@pause/core';
 import { guide } from '../../deciding/guide';
-import { t } from '../../text/en/digging';
 
-/** Asking whether a plant may be dug up. */
-
-export const MAY_DIG = t.mayOneBeDugUp;
-export const MAY_DIG_HINT = t.onlyWhereOwnerAndLaw;
-
-/** Whether a look at the root would bring a find on, where nobody has said yet whether one may be dug up. */
+/**
+ * Whether a look at the root would bring a find on, where nobody has said yet whether one may be dug up, and neither
+ * owner nor law is against it.
+ */
 export function wouldDigHelp(find: Case): boolean {
-  return (
-    find.kingdom === 'Plantae' &&
-    find.context.mayDig === undefined &&
-    nextChecks(guide, { ...find, context: { ...find.context, mayDig: true } }).length > 0
-  );
+  const { mayDig, permission, protection } = find.context;
+  if (find.kingdom !== 'Plantae' || mayDig !== undefined) return false;
+  if (permission === 'forbidden' || protection === 'protected') return false;
+  const allowed = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
+  return nextChecks(guide, { ...find, context: { ...find.context, ...allowed } }).length > 0;
 }

@@ -52,13 +52,15 @@ function currentCheck(
 
 export function useChecks({ record, evaluation, find }: CheckNow): Checks {
   const act = useAct();
-  const [chosen, choose] = useState<CharacterId | undefined>();
   const [compare, setCompare] = useState<PieceId | undefined>();
-  const { again, together, word } = useLocalSearchParams<{
+  const { ask, again, together, word } = useLocalSearchParams<{
+    /** The check that somebody came for. */
+    ask?: string;
     again?: string;
     together?: string;
     word?: string;
   }>();
+  const [chosen, choose] = useState(ask as CharacterId | undefined);
   // What the verdict leans on is asked once more, on a piece beside this one.
   const leaned = useMemo(
     () =>

@@ -1,42 +1,14 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { z } from 'zod';
 import type { Manner as Hand } from '@pause/core/harvest/taking';
 import { Body, Button, Field, Heading, Rule, Small, space, Stack, Row } from '../../components';
-import { useAct, type Thunk } from '../../notebook/store';
+import { MOST_STEPS, useOwnSteps } from '../../notebook/ownSteps';
 import { t } from '../../text/en/harvest';
 import { BAG, GIVE_BACK, LEAVE, TOOL, WEATHER, WHERE } from '../../text/harvest';
 import { upper } from '../../text/names';
 import { few } from '../../text/reasons';
 
 /** By which hand: what the plant asks for, and what the person does besides, in their own words. */
-
-const STEPS = 'steps';
-const Steps = z.array(z.string()).catch([]);
-const MOST = 20;
-const kept =
-  (): Thunk<Promise<string[]>> =>
-  async (_, __, { device }) =>
-    Steps.parse(await device.file(STEPS));
-const keep =
-  (steps: readonly string[]): Thunk<Promise<void>> =>
-  async (_, __, { device }) => {
-    await device.keepFile(STEPS, steps).catch(() => undefined);
-  };
-
-/** One's own steps on this device. */
-function useOwnSteps() {
-  const act = useAct();
-  const [own, setOwn] = useState<readonly string[]>([]);
-  useEffect(() => {
-    void act(kept()).then(setOwn);
-  }, [act]);
-  const save = (steps: readonly string[]) => {
-    setOwn(steps);
-    void act(keep(steps));
-  };
-  return [own, save] as const;
-}
 
 interface MannerProps {
   readonly manner: Hand;
@@ -77,7 +49,7 @@ export function Manner({ manner: { tools, where, leave, giveBack, weather, bag }
         ))}
       </View>
       {regrowth ? <Small soft>{regrowth}</Small> : null}
-      <AddStep full={own.length >= MOST} onAdd={(step) => save([...own, step])} />
+      <AddStep full={own.length >= MOST_STEPS} onAdd={(step) => save([...own, step])} />
     </Stack>
   );
 }

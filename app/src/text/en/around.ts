@@ -15,6 +15,7 @@ export const t = messages('around', {
   mustAsk: 'Must ask',
   isItProtectedHere: 'Is it protected here?',
   isOftenProtectedLookUp: (name: string) => `${name} is often protected. Look up your own law.`,
+  lookUpYourOwnLaw: 'Look up your own law.',
   noLookedUp: 'No, looked up',
   dontKnow: 'Don’t know',
   doesAnythingSpoilThePlace: 'Does anything spoil the place?',

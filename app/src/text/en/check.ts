@@ -80,8 +80,6 @@ export const t = messages('check', {
   atThisStageTheGuideKnows: (way: string) =>
     `At this stage the guide knows no further look that would settle it${way}. Walking away costs nothing.`,
   nothingMoreToAsk: 'Nothing more to ask',
-  itsRootWouldTellMore: (dig: string, hint: string) => `Its root would tell more. ${dig} ${hint}`,
-  yesOneMayBeDug: 'Yes, one may be dug up',
   seeTheVerdict: 'See the verdict',
   theLooksAreDone: 'The looks at it are done. What keeps it at pause is said with the verdict.',
   theRestIsOpen:

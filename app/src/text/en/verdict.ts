@@ -24,7 +24,16 @@ export const t = messages('verdict', {
   why: 'Why?',
   giveTheReasonFirst: 'Give the reason first.',
   collectedAgainst: (text: string) => `Collected against “${text}”`,
-  whatWouldChangeIt: 'What would change it',
+  whatWouldChangeIt: (first: string) => `What would change it: ${first}`,
+  whatIsInTheWay: 'What is in the way',
+  stillOpen: 'Still open',
+  allLooks: (time: string) => `All looks together take about ${time}, if each shows what is usual.`,
+  allLooksWith: (time: string, gear: string) =>
+    `All looks together take about ${time}, with ${gear}, if each shows what is usual.`,
+  whoWillEatIt: 'Who will eat it',
+  aSecondLook: 'A second person looks, without knowing your answers',
+  practiseThePair: 'Practise the pair until it is earned',
+  aNameThatIsNotOpen: 'A name for it',
   nothingThatIsReadOn:
     'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.',
   anotherPartOrAnotherStage: 'Another part, or another stage. Looking on still shows what it is.',
@@ -37,13 +46,7 @@ export const t = messages('verdict', {
     `Only ${most} independent things can fit now; ${need} are needed.`,
   everythingCouldBeFilledAlone: 'Everything could be filled alone, but not together.',
   anotherStageOrOtherGear: 'Another stage, or other gear. Walking away costs nothing.',
-  asTheyWillBeAsked: 'as they will be asked if each shows what is usual',
-  ifEachShowsWhatIs: 'if each shows what is usual; others may be asked first',
-  moreChecksAbout: (count: number, how: string, time: string) =>
-    `${plural(count, { one: 'One more check', other: `${count} more checks` })}, ${how}; about ${time}.`,
-  moreChecksWith: (count: number, how: string, time: string, gear: string) =>
-    `${plural(count, { one: 'One more check', other: `${count} more checks` })}, ${how}; about ${time}, with ${gear}.`,
-  onceMore: (name: string) => `${name}, once more`,
+  onceMore: 'once more',
   seenForIt: 'Seen for it',
   independentThingsFitAreNeeded: (count: number, groupsNeeded: number) =>
     `${plural(count, { one: 'One independent thing fits', other: `${count} independent things fit` })}; ` +
@@ -60,8 +63,8 @@ export const t = messages('verdict', {
   beforeAnyoneEatsIt: 'Before anyone eats it',
   comparingWithTheGuide: 'Comparing with the guide …',
   againstIt: 'Against it',
-  alsoStillMissing: 'Also still missing',
-  stillMissing: 'Still missing',
+  alsoStillMissing: 'Also not ruled out or not seen yet',
+  stillMissing: 'Not ruled out or not seen yet',
   ofTheOtherDangerousOnes: (count: number, list: string) =>
     `Of the other dangerous ones of the guide ${count} are not ruled out: ${list}.`,
   itsOwnMarksStillTo: (list: string) => `Its own marks, still to be seen for sure: ${list}.`,

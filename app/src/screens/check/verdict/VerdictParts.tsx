@@ -5,15 +5,12 @@ import { OutcomeMark, colour, Small, VerdictWord, Body, Heading, Strong, Button 
 import { Uprights } from '../../../components/Uprights';
 import { guide } from '../../../deciding/guide';
 import { t } from '../../../text/en/verdict';
-import { listed } from '../../../text/messages';
 import {
   commonName,
   scientificName,
   OUTCOME,
   CommonName,
   characterName,
-  timeWords,
-  DAMAGE,
   lowerFirst,
   readingWords,
 } from '../../../text/names';
@@ -76,22 +73,19 @@ export function Group({
   );
 }
 
-interface WouldChangeProps {
+interface InTheWayProps {
   readonly verdict: Verdict;
   readonly plan: AskedPlan;
 }
 
-/** What would have to be seen for another verdict, and how long that takes; or why nothing will do now. */
-export function WouldChange({ verdict, plan }: WouldChangeProps) {
-  if (verdict.outcome === 'collect') return null;
-  if (verdict.outcome === 'pause' && plan.feasible && plan.checks.length === 0) return null;
+/** What would have to be another way for another verdict; or why no look will do now. */
+export function InTheWay({ verdict, plan }: InTheWayProps) {
+  if (verdict.outcome === 'collect' || (verdict.outcome === 'pause' && plan.feasible)) return null;
   return (
     <View style={styles.group}>
-      <Heading>{t.whatWouldChangeIt}</Heading>
-      {verdict.outcome === 'leave' ? (
+      <Heading>{t.whatIsInTheWay}</Heading>
+      {verdict.outcome === 'leave' || plan.feasible ? (
         <Body>{leaveWords(verdict)}</Body>
-      ) : plan.feasible ? (
-        <ChecksToCome plan={plan} />
       ) : (
         <>
           {plan.obstacles
@@ -127,29 +121,6 @@ function obstacleWords(o: Extract<AskedPlan, { feasible: false }>['obstacles'][n
     default:
       return t.everythingCouldBeFilledAlone;
   }
-}
-
-function ChecksToCome({ plan }: { readonly plan: Extract<AskedPlan, { feasible: true }> }) {
-  const how = plan.walked ? t.asTheyWillBeAsked : t.ifEachShowsWhatIs;
-  return (
-    <>
-      <Body>
-        {plan.gear.length > 0
-          ? t.moreChecksWith(plan.checks.length, how, timeWords(plan.seconds), listed(plan.gear))
-          : t.moreChecksAbout(plan.checks.length, how, timeWords(plan.seconds))}
-      </Body>
-      {plan.checks.map((c, at) => (
-        <View key={`${at} ${c.character}`} style={styles.reason}>
-          <Body style={styles.grow}>
-            {c.again ? t.onceMore(characterName(c.character)) : characterName(c.character)}
-          </Body>
-          <Small soft>
-            {[timeWords(c.seconds), ...(c.damage === 'none' ? [] : [DAMAGE[c.damage]])].join(' · ')}
-          </Small>
-        </View>
-      ))}
-    </>
-  );
 }
 
 /** What speaks for it: how many independent things fit, its own marks, and what is ruled out. */

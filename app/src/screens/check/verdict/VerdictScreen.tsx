@@ -8,8 +8,9 @@ import { lowerFirst, characterName, commonName } from '../../../text/names';
 import { few } from '../../../text/reasons';
 import { aboutPart } from '../../../text/strip';
 import { WarnOthers } from '../late';
+import { OpenList } from './OpenList';
 import { OwnDecision } from './OwnDecision';
-import { Band, Group, WouldChange, SeenFor, LeansOn, Before } from './VerdictParts';
+import { Band, Group, InTheWay, SeenFor, LeansOn, Before } from './VerdictParts';
 
 export function VerdictScreen() {
   return (
@@ -40,6 +41,9 @@ const PLACE = new Set([
 /** Looks that spoke against it, even where they have not settled anything yet. */
 const SPEAKS_AGAINST = new Set(['contradicted-open', 'other-piece-against', 'stage-disputed']);
 
+/** What is named in the list of what is open. */
+const LISTED: ReadonlySet<string> = new Set(['context-missing', 'not-traced', 'not-earned', 'name-open']);
+
 /** What depends on who will eat it. */
 const EATER = new Set(['not-for-eater', 'ask-for-eater']);
 
@@ -62,7 +66,11 @@ function sorted({ reasons, rows }: Verdict) {
   const missing = reasons
     .filter(
       (r) =>
-        r.weight === 'pause' && !about(r) && !SPEAKS_AGAINST.has(r.code) && r.code !== 'signature-missing',
+        r.weight === 'pause' &&
+        !about(r) &&
+        !SPEAKS_AGAINST.has(r.code) &&
+        !LISTED.has(r.code) &&
+        r.code !== 'signature-missing',
     )
     .sort((a, b) => Number(b.code === 'bars-short') - Number(a.code === 'bars-short'));
   // Of the dangerous ones that are no listed lookalikes, more than a few are named in one line; the check
@@ -85,7 +93,8 @@ function sorted({ reasons, rows }: Verdict) {
       ...(marks.length > 0 ? [t.itsOwnMarksStillTo(marks.join('; '))] : []),
     ],
     part: reasons.filter(aboutPart),
-    place: reasons.filter(aboutPlace),
+    // What can be answered stands in the list of what is open.
+    place: reasons.filter((r) => aboutPlace(r) && !LISTED.has(r.code)),
     eaters: reasons.filter((r) => EATER.has(r.code)),
     // What it is stands at the head already.
     notes: reasons.filter((r) => r.weight === 'note' && !aboutPlace(r) && r.code !== 'identified'),
@@ -109,6 +118,7 @@ function VerdictView({ record, evaluation: { verdict, plan } }: VerdictViewProps
     <Screen>
       <Band verdict={verdict} />
       {isNotWanted(verdict) ? <WarnOthers record={record} verdict={verdict} /> : null}
+      {verdict.outcome === 'pause' ? <OpenList record={record} verdict={verdict} plan={plan} /> : null}
       <Group title={t.againstIt} reasons={against} verdict={verdict} />
       <Group
         title={against.length > 0 ? t.alsoStillMissing : t.stillMissing}
@@ -119,8 +129,8 @@ function VerdictView({ record, evaluation: { verdict, plan } }: VerdictViewProps
       <Group title={t.aboutThePart} reasons={part} verdict={verdict} />
       <Group title={t.aboutThePlace} reasons={place} verdict={verdict} />
       <Group title={t.aboutWhoEatsIt} reasons={eaters} verdict={verdict} />
-      <WouldChange verdict={verdict} plan={plan} />
-      {verdict.outcome === 'pause' || (part.length > 0 && against.length === 0) ? (
+      <InTheWay verdict={verdict} plan={plan} />
+      {verdict.outcome === 'leave' && part.length > 0 && against.length === 0 ? (
         <Button
           label={t.goOnWithTheCheck}
           onPress={() => router.push({ pathname: '/find/[id]/check', params })}

@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { FindRecord } from '@pause/core';
+import { Body, Button, Heading, Small, Stack } from '../../components';
+import { guide } from '../../deciding/guide';
+import { changeContext } from '../../notebook/actions';
+import { useOwnSteps } from '../../notebook/ownSteps';
+import { useAct } from '../../notebook/store';
+import { t } from '../../text/en/digging';
+import { upper } from '../../text/names';
+import type { Context } from './AroundEaters';
+import { OneOf, Permission, Protection } from './AroundQuestions';
+import { styles } from './aroundStyles';
+
+/**
+ * What comes before anything is dug up for looking, which the plant does not survive: the owner's word, the law, how
+ * many stand there and whether they bear it, and what the person does besides.
+ */
+export function DigFirst({ record, onDone }: { readonly record: FindRecord; readonly onDone?: () => void }) {
+  const act = useAct();
+  const [many, setMany] = useState<boolean>();
+  const [bears, setBears] = useState<boolean>();
+  const { context } = record;
+  const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
+  const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
+  const asksLaw = taxon === undefined || taxon.taxon.protection === 'often';
+  const mayDig =
+    context.permission === 'allowed' &&
+    (!asksLaw || context.protection === 'allowed') &&
+    context.protection !== 'protected' &&
+    many === true &&
+    bears === true;
+  return (
+    <View style={styles.around} role="group" aria-label={t.beforeYouDig}>
+      <Stack gap="s">
+        <Heading>{t.beforeYouDig}</Heading>
+        <Body>{t.itDoesNotSurvive}</Body>
+      </Stack>
+      <Permission context={context} save={save} />
+      {asksLaw ? <Protection context={context} taxon={taxon} save={save} /> : null}
+      <Patch many={many} setMany={setMany} bears={bears} setBears={setBears} />
+      <OwnSteps />
+      {mayDig ? null : <Small soft>{t.onlyWhere}</Small>}
+      <Button
+        label={t.digOneUp}
+        disabled={!mayDig}
+        onPress={() => {
+          save({ mayDig: true });
+          onDone?.();
+        }}
+      />
+      <Button
+        label={t.nothingIsDug}
+        tone="outline"
+        onPress={() => {
+          save({ mayDig: false });
+          onDone?.();
+        }}
+      />
+    </View>
+  );
+}
+
+interface PatchProps {
+  /** Whether ten or more stand there. */
+  readonly many: boolean | undefined;
+  readonly setMany: (many: boolean) => void;
+  readonly bears: boolean | undefined;
+  readonly setBears: (bears: boolean) => void;
+}
+
+/** How many stand there, and whether they bear it. */
+function Patch({ many, setMany, bears, setBears }: PatchProps) {
+  return (
+    <>
+      <OneOf
+        title={t.howManyStandHere}
+        options={[
+          [false, t.fewerThanTen],
+          [true, t.tenOrMore],
+        ]}
+        chosen={many}
+        onChoose={setMany}
+      />
+      <OneOf
+        title={t.doesThePatchBearIt}
+        options={[
+          [true, t.itThrives],
+          [false, t.itIsThin],
+        ]}
+        chosen={bears}
+        onChoose={setBears}
+      />
+    </>
+  );
+}
+
+/** What the person does besides, in their own words. */
+function OwnSteps() {
+  const [own] = useOwnSteps();
+  if (own.length === 0) return null;
+  return (
+    <Stack gap="xs">
+      <Heading>{t.yourOwnSteps}</Heading>
+      {own.map((step) => (
+        <Body key={step}>{upper(step)}</Body>
+      ))}
+    </Stack>
+  );
+}
