@@ -8,7 +8,7 @@ const HOLE = / {2}|\.\.|[,;:] ?[.;,)]|\( *\)|: *$| ,| \.(?!\d)|\band[.,]|^[,;.]|
 /** Doubled words that are right. */
 const MAY_DOUBLE = ['that'];
 const SINGULAR =
-  /(?:^|[^\d.,-])1\u00A0?\s?(?:pieces|handfuls|litres|days|hours|minutes|weeks|jars|times|grounds|others)\b/;
+  /(?:^|[^\d.,-])1\u00A0?\s?(?:pieces|handfuls|litres|days|hours|minutes|weeks|jars|times|proofs|others)\b/;
 const UNITS = ['minute', 'hour', 'day', 'week', 'month', 'year'];
 
 /** What is wrong with a line, in words; nothing where it reads as a person would write it. */

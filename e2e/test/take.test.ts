@@ -107,7 +107,7 @@ test('the four ceilings, answered one by one offline, decide how much; what was 
   await page.getByRole('button', { name: 'A step of your own' }).click();
   await page.getByLabel(/^What you do besides/).fill('a word of thanks');
   await page.getByRole('button', { name: 'Put it down' }).click();
-  await page.getByRole('list', { name: 'By which hand' }).getByText('A word of thanks').waitFor();
+  await page.getByRole('list', { name: 'How to pick' }).getByText('A word of thanks').waitFor();
 
   await tell(page, 'How much', '600');
   await page
@@ -131,7 +131,7 @@ test('the four ceilings, answered one by one offline, decide how much; what was 
   await quiet(page);
   await page.reload();
   await page.getByText('About 300: in eight of ten cases from 270 to 330.').waitFor();
-  await page.getByRole('list', { name: 'By which hand' }).getByText('A word of thanks').waitFor();
+  await page.getByRole('list', { name: 'How to pick' }).getByText('A word of thanks').waitFor();
   await page.getByRole('checkbox', { name: 'One whole specimen is kept aside', checked: true }).waitFor();
   // The server has it: another device of the same person shows it.
   const other = await rig.open(PHONE);

@@ -46,14 +46,14 @@ const page = (id: string, kind: string, fields: Record<string, unknown>): PageRe
   }) as unknown as PageRecord;
 test('faults are found: holes, doubled words, plurals of one, spans that run backwards', () => {
   for (const bad of [
-    'Its own marks: .',
+    'Its sure signs: .',
     'silent for 12 to 2 days',
     'the the cap',
     '1 pieces',
     'undefined left',
     'Bring ()',
     'a, , b',
-    'Passed over: ',
+    'Not answered: ',
     '3 weeks to 2 days',
     '12 hours to 3 hours',
   ])

@@ -150,12 +150,12 @@ test('however much was passed over, the strip has room for it', () => {
     ),
   );
   expect(stripLine(verdict)).toMatch(
-    /^Passed over: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/,
+    /^Not answered: [^,]+, [^,]+ and four others\. One may stay open, not more\.$/,
   );
   expect(
     verdict.reasons
       .map((reason) => reasonWords(reason, verdict))
-      .find((line) => line.startsWith('Passed over'))
+      .find((line) => line.startsWith('Not answered'))
       ?.split(','),
   ).toHaveLength(6);
 });

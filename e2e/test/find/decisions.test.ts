@@ -103,7 +103,7 @@ test('collect, pause and leave, on a phone; all three are there after server and
   );
   expect(await outcome(page)).toBe('Pause');
   await toVerdict(page);
-  await page.getByText(`Its own marks, still to be seen for sure: ${lowerFirst(inside.name)}.`).waitFor();
+  await page.getByText(`Its sure signs, still to be seen: ${lowerFirst(inside.name)}.`).waitFor();
   expect(await page.getByRole('button', { name: /^I collect it/ }).count()).toBe(0);
   await hold(page, /^I come back later/);
   await page.getByRole('heading', { name: 'Left for later' }).waitFor();

@@ -103,7 +103,7 @@ test('a whole check by the keyboard alone', async () => {
   // Taken back by one key, and put forward again.
   await page.keyboard.press('z');
   await page.getByRole('status', { name: /^Pause\. / }).waitFor();
-  await go(/^Put forward again/);
+  await go(/^Undo: /);
   await page.getByRole('status', { name: /^Collect\. / }).waitFor();
   await go(/^See the verdict/);
   await page.waitForURL(/verdict$/);

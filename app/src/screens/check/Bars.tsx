@@ -148,7 +148,11 @@ export const Bars = memo(function Bars({ id, rows, find, parts, checks, onChoose
               <Pressable role="button" aria-expanded={all} onPress={() => setAll(!all)} style={styles.line}>
                 <Small soft style={styles.name}>
                   {otherKingdom > 0
-                    ? t.moreDangerousOnesRuledOutSome(done.length, numberWord(otherKingdom))
+                    ? t.moreDangerousOnesRuledOutSome(
+                        done.length,
+                        numberWord(otherKingdom),
+                        find.kingdom === 'Fungi',
+                      )
                     : t.moreDangerousOnesRuledOut(done.length)}
                 </Small>
                 <SmallStrong style={styles.more}>{all ? t.hide : t.show}</SmallStrong>

@@ -39,7 +39,7 @@ export function ThreePanes({ record, find, evaluation, header, bars, question, f
         </ScrollView>
         <ScrollView style={[styles.pane, styles.middle]} contentContainerStyle={styles.paneContent}>
           <Heading>{t.betweenYouAndIt}</Heading>
-          <Body soft>{t.threeGroundsForDeadlyTwo}</Body>
+          <Body soft>{t.aBarIsAProof}</Body>
           {bars}
           <MostUrgent id={record.id} find={find} verdict={evaluation.verdict} />
         </ScrollView>
@@ -115,7 +115,12 @@ export function PhonePane({
       phone={phone}
       follow={follow}
     >
-      {barsOpen ? bars : null}
+      {barsOpen ? (
+        <>
+          <Body soft>{t.aBarIsAProof}</Body>
+          {bars}
+        </>
+      ) : null}
       {question}
       <FindDetails record={record} find={find} piece={piece} />
       <Heading>{t.seen}</Heading>

@@ -70,7 +70,7 @@ export function CardScreen() {
             <Against key={other.id} target={taxon} other={other} />
           ))}
           <Rule strong />
-          <Small>{t.threeGroundsAgainstEachDeadly}</Small>
+          <Small>{t.threeProofsAgainstEachDeadly}</Small>
         </View>
       </ScrollView>
     </Screen>

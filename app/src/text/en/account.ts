@@ -10,7 +10,7 @@ export const t = messages('account', {
   placeAndCondition: 'Place and condition',
   somethingRead: 'Something read',
   somethingTakenBack: 'Something taken back',
-  aCheckPassedOver: 'A check passed over',
+  aCheckPassedOver: 'A check not answered',
   aVerdict: 'A verdict',
   anAdultsWord: 'An adult’s word',
   aDecision: 'A decision',

@@ -30,7 +30,7 @@ export const t = messages('around', {
     'what you read may be another plant’s, and it stays at pause. What cannot be followed is left; take another shoot.',
   yesAllOfIt: 'Yes, all of it',
   itGrowsAlone: 'It grows alone',
-  isAnythingTwinedIn: 'Is anything twined in?',
+  isAnythingTwinedIn: 'Is anything else growing in it?',
   othersGrowThroughIt: 'Others grow through it',
   whatHaveYouWithYou: 'What have you with you?',
   onlyChecksThatYouCan: 'Only checks that you can make are asked for.',

@@ -11,8 +11,8 @@ export const t = messages('card', {
   pocketCardOf: (name: string) => `Pocket card of ${name}`,
   allOfTheseMustBe: 'All of these must be seen:',
   drawn: (stageName: string) => `Drawn: ${stageName}`,
-  threeGroundsAgainstEachDeadly:
-    'Three grounds against each deadly one, two against a serious one, one against an unpleasant one; seen ' +
+  threeProofsAgainstEachDeadly:
+    'Three proofs against each deadly one, two against a serious one, one against an unpleasant one; seen ' +
     'by you, on this piece. In doubt, leave it. From general knowledge, reviewed by no local expert.',
   not: (characterName: string, words: string, words2: string) =>
     `□ ${characterName}: ${words}; not ${words2}`,

@@ -51,9 +51,9 @@ export const t = messages('check', {
   show: 'show',
   moreDangerousOnesRuledOut: (count: number) =>
     `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out`,
-  moreDangerousOnesRuledOutSome: (count: number, ofTheOtherKingdom: string) =>
+  moreDangerousOnesRuledOutSome: (count: number, others: string, othersArePlants: boolean) =>
     `${count} more dangerous ${plural(count, { one: 'one', other: 'ones' })} ruled out, ` +
-    `${ofTheOtherKingdom} of the other kingdom`,
+    `${others} of them ${othersArePlants ? 'plants' : 'fungi'}`,
   hide: 'hide',
   aFungusIsNoPlant: (name: string) => `${name}: a fungus is no plant`,
   glovesFirst: 'Gloves first',
@@ -75,7 +75,8 @@ export const t = messages('check', {
   close: 'Close',
   cannotBeRuledOut: (name: string) => `${name} cannot be ruled out`,
   cannotBeSeen: (characterName: string) => `${characterName} cannot be seen`,
-  everyBarIsFilledAnd: 'Every bar is filled and the target holds. Read the reasons, then decide.',
+  everyBarIsFilledAnd:
+    'Every bar is filled, and it still fits what you take it for. Read the reasons, then decide.',
   nothingMoreNeedsToBe: 'Nothing more needs to be looked at. The reasons are on the next page.',
   atThisStageTheGuideKnows: (way: string) =>
     `At this stage the guide knows no further look that would settle it${way}. Walking away costs nothing.`,
@@ -124,6 +125,6 @@ export const t = messages('check', {
   backToThePiece: 'Back to the piece',
   seen: 'Seen',
   betweenYouAndIt: 'Between you and it',
-  threeGroundsForDeadlyTwo:
-    'Three grounds for deadly, two for serious, one for unpleasant. Seen by you, on this piece.',
+  aBarIsAProof:
+    'A bar is a proof against it: three for deadly, two for serious, one for unpleasant. Seen by you, on this piece.',
 });

@@ -20,7 +20,7 @@ export const t = messages('find', {
   inTheNotebookOf: (text: string, name: string) => `${text}, in the notebook of ${name}.`,
   aSecondLook: 'A second look',
   lookedWithoutKnowingTheAnswers: (list: string) => `${list} looked without knowing the answers.`,
-  nobodyElseHasLookedAt: 'Nobody else has looked at it blind.',
+  nobodyElseHasLookedAt: 'Nobody else has looked at it without knowing the answers.',
   haveBeenAsked: (list: string, count: number) =>
     `${list} ${plural(count, { one: 'has', other: 'have' })} been asked.`,
   sideBySide: 'Side by side',

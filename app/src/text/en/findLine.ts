@@ -4,7 +4,7 @@ export const t = messages('findLine', {
   askedOfYouASecond: 'Asked of you: a second look',
   noNameYet: 'No name yet',
   notInTheGuide: (typed: string) => `“${typed}”, not in the guide`,
-  blind: 'Blind',
+  blind: 'Answers hidden',
   differs: 'Differs',
   notDecided: 'Not decided',
   inCheck: 'In check',

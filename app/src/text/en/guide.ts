@@ -8,7 +8,7 @@ export const t = messages('guide', {
   unpleasant: 'Unpleasant',
   theGuide: 'The guide',
   taxaGeneralKnowledgeReviewedBy: (count: number) =>
-    `${count} taxa. General knowledge, reviewed by no local expert. What it does not name, it does not know.`,
+    `${count} kinds. General knowledge, reviewed by no local expert. What it does not name, it does not know.`,
   nameInAnyLanguage: 'Name, in any language',
   which: 'Which',
   toBeMetThisMonth: 'To be met this month',

@@ -364,7 +364,7 @@ export const t = messages('pantry', {
   labelOf: (name: string) => `Label of ${name}`,
   aSquareThatLeadsTo: (name: string) => `A square that leads to ${name}`,
   itIsNoneOfThe:
-    'It is none of the formats that Pause writes: a logbook (JSON or CSV), or occurrences (Darwin Core).',
+    'It is none of the formats that Pause writes: a logbook (JSON or CSV), or a file for science (Darwin Core).',
   itIsNotJsonNothing: 'It is not JSON. Nothing was taken of it.',
   itIsNoExportOf: 'It is no export of Pause: “format” is not “pause-export/1”, or “own” is not a list.',
   own: (index: number, field: string, reason: string) => `own[${index}].${field}: ${reason}.`,
@@ -407,8 +407,8 @@ export const t = messages('pantry', {
   leftInMonth: (left: number) => `${left} left`,
   allOfItAsFiles: 'All of it, as files',
   everythingThatIsOnThis:
-    'Everything that is on this device: whole (JSON), as one table (CSV), or the finds as occurrences ' +
-    '(Darwin Core). Each comes in again the same way; nothing that is here is written over.',
+    'Everything that is on this device: whole (JSON), as one table (CSV), or the finds as a file ' +
+    'for science (Darwin Core). Each comes in again the same way; nothing that is here is written over.',
   saveItWhole: 'Save it whole',
   asATable: 'As a table',
   asOccurrences: 'As occurrences',

@@ -180,7 +180,7 @@ export const t = messages('practice', {
   lessonOf: (group: string) => `Lesson of ${group}`,
   aLesson: 'A lesson',
   notInThisGuide: (list: string) => `Not in this guide: ${list}`,
-  itStaysInTheLesson: 'It stays in the lesson, and is passed over in practice.',
+  itStaysInTheLesson: 'It stays in the lesson, and is left out of practice.',
   doItNow: 'Do it now',
   printItsCards: 'Print its cards',
   saveAsAFile: 'Save as a file',

@@ -2,7 +2,7 @@ import { messages, plural } from '../messages';
 
 export const t = messages('reasons', {
   andOthers: (list: string, number: string) => `${list} and ${number} others`,
-  grounds: (n: number, number: string) => plural(n, { one: 'one ground', other: `${number} grounds` }),
+  grounds: (n: number, number: string) => plural(n, { one: 'one proof', other: `${number} proofs` }),
   twice: 'twice',
   times: (number: string) => `${number} times`,
   theGrowthStageHasNot: 'The growth stage has not been recorded.',
@@ -13,7 +13,7 @@ export const t = messages('reasons', {
   whetherAnythingSpoilsThisPlace: 'Whether anything spoils this place is not known.',
   thisOneIsOftenProtected: 'This one is often protected. Look up your own law, then record what it says.',
   itGrowsAmongOthersTrace: 'It grows among others. Follow what you read and what you want to one root.',
-  passedOverOneMayStay: (list: string) => `Passed over: ${list}. One may stay open, not more.`,
+  passedOverOneMayStay: (list: string) => `Not answered: ${list}. One may stay open, not more.`,
   aIsNotOfThis: (target: string) => `A ${target} is not of this kingdom: a fungus is no plant.`,
   isNotForCollectingThe: (name: string, scientificName: string) =>
     `${name} (${scientificName}) is not for collecting. The guide knows no use for any part of it.`,
@@ -48,7 +48,7 @@ export const t = messages('reasons', {
     `It is named to its ${kind} only: ${name}. That is worth writing down, and not enough to collect.`,
   aSecondPersonHasNot: (name: string, have: number, need: number) =>
     `A second person has not looked yet, without knowing your answers, at what rules out ${name}: ${have} ` +
-    `of ${need} grounds were seen by two.`,
+    `of ${need} proofs were seen by two.`,
   yourGroupAsksThatWhoever: (list: string) =>
     `Your group asks that whoever decides has earned the pair, by practice: with ${list} it is not.`,
   yourGroupDoesWithoutA: (list: string) =>
@@ -57,7 +57,8 @@ export const t = messages('reasons', {
     `${name} (${grade}) is not ruled out: ${grounds} more ${plural(left, { one: 'is', other: 'are' })} needed.`,
   lookOnceMoreElsewhereOn: (characterName: string, list: string) =>
     `Look once more, elsewhere on it: ${characterName}. It rules out ${list}.`,
-  itsOwnMarkHasNot: (characterName: string) => `Its own mark has not been seen for sure: ${characterName}.`,
+  itsOwnMarkHasNot: (characterName: string) =>
+    `A sure sign of it still has to be seen, and answered as sure: ${characterName}.`,
   ofIndependentThingsFitA: (have: number, need: number, target: string) =>
     `${have} of ${need} independent things fit ${target}. A relative that the guide does not know could still be it.`,
   ofReadingsFitOnlyAt: (strains: number, readings: number) =>
@@ -84,7 +85,7 @@ export const t = messages('reasons', {
   you: (list: string) => `You ${list}.`,
   ifNoneMayBeDug: 'If none may be dug up after all, say so under Place and condition.',
   passedOverUntilItIs: (characterName: string) =>
-    `Passed over: ${characterName}. Until it is answered, every deadly one needs a bar more.`,
+    `Not answered: ${characterName}. Until it is, every deadly one needs a bar more.`,
   thePlaceIsUnusualFor: (target: string) =>
     `The place is unusual for ${target}. That raises a doubt; it settles nothing.`,
   thePlaceIsNotA: (target: string) => `The place is not a common one for ${target}.`,

@@ -3,14 +3,14 @@ import { messages } from '../messages';
 export const t = messages('seen', {
   nothingHasBeenReadYet: 'Nothing has been read yet.',
   whatWasSeen: 'What was seen',
-  seenBy: (people: string, isBlind: boolean) => (isBlind ? `${people}, blind` : people),
-  seenBlind: 'blind',
+  seenBy: (people: string, isBlind: boolean) => (isBlind ? `${people}, answers hidden` : people),
+  seenBlind: 'answers hidden',
   takenBack: 'taken back',
-  noGround: 'no ground',
+  noGround: 'proves nothing',
   onPiece: (piece: number) => `piece ${piece}`,
   takeBack: 'Take back',
   takeBackReading: (characterName: string, reading: string) => `Take back: ${characterName}, ${reading}`,
-  putForwardAgain: 'Put forward again',
+  putForwardAgain: 'Undo',
   putReadingForwardAgain: (characterName: string, reading: string) =>
-    `Put forward again: ${characterName}, ${reading}`,
+    `Undo: ${characterName}, ${reading} counts again`,
 });

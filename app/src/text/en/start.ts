@@ -29,6 +29,6 @@ export const t = messages('start', {
   notebookAndPeople: 'Notebook and people',
   howItLooksHere: 'How it looks here',
   pauseNeverSaysThatAnything: (count: number) =>
-    `Pause never says that anything is safe. Its guide covers ${count} taxa; it is general knowledge, and ` +
+    `Pause never says that anything is safe. Its guide covers ${count} kinds; it is general knowledge, and ` +
     `no local expert has reviewed it. Ask the owner, the law of the place, and someone who knows.`,
 });

@@ -18,13 +18,13 @@ export const t = messages('strip', {
     `${number} ${plural(length, { one: 'dangerous one is', other: 'dangerous ones are' })} not ruled out yet.`,
   notRuledOutBrief: (count: number) => `${count} not ruled out yet`,
   marksMissingBrief: (count: number) =>
-    `Dangers ruled out; ${count} ${plural(count, { one: 'mark', other: 'marks' })} of it to see`,
+    `Dangers ruled out; ${count} ${plural(count, { one: 'sure sign', other: 'sure signs' })} to see`,
   fitBrief: (have: number, need: number) => `${have} of ${need} things fit so far`,
   nothingOnRecordSpeaksAgainst: 'Nothing on record speaks against collecting. You decide.',
   leaveIt: 'Leave it.',
   whatIsDangerousIsRuledOut: (count: number, number: string) =>
     `What is dangerous is ruled out. ` +
-    `${plural(count, { one: 'One of its own marks is', other: `${number} of its own marks are` })} still to be seen.`,
+    `${plural(count, { one: 'One of its sure signs is', other: `${number} of its sure signs are` })} still to be seen.`,
   ofIndependentThingsFitSo: (have: number, need: number) =>
     `${have} of ${need} independent things fit so far.`,
   somethingIsMissing: 'Something is missing.',

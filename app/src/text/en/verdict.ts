@@ -40,8 +40,8 @@ export const t = messages('verdict', {
   notAnotherLookWhatRules:
     'Not another look: what rules it out lies in what it is, where it stands, or when.',
   cannotBeRuledOutAt: (name: string, most: number, need: number) =>
-    `${name} cannot be ruled out at this stage: at most ${most} of ${need} grounds.`,
-  oneOfItsOwnMarks: (characterName: string) => `${characterName}, one of its own marks, cannot be seen now.`,
+    `${name} cannot be ruled out at this stage: at most ${most} of ${need} proofs.`,
+  oneOfItsOwnMarks: (characterName: string) => `${characterName}, one of its sure signs, cannot be seen now.`,
   onlyIndependentThingsCanFit: (most: number, need: number) =>
     `Only ${most} independent things can fit now; ${need} are needed.`,
   everythingCouldBeFilledAlone: 'Everything could be filled alone, but not together.',
@@ -53,7 +53,7 @@ export const t = messages('verdict', {
     `${groupsNeeded} are needed.`,
   seen: 'seen',
   notYet: 'not yet',
-  itsOwnMarks: (list: string) => `Its own marks: ${list}.`,
+  itsOwnMarks: (list: string) => `Its sure signs: ${list}.`,
   ofDangerousOnesOfThe: (count: number, count2: number) =>
     `${count} of ${count2} dangerous ones of the guide are ruled out.`,
   whatItLeansOn: 'What it leans on',
@@ -67,7 +67,7 @@ export const t = messages('verdict', {
   stillMissing: 'Not ruled out or not seen yet',
   ofTheOtherDangerousOnes: (count: number, list: string) =>
     `Of the other dangerous ones of the guide ${count} are not ruled out: ${list}.`,
-  itsOwnMarksStillTo: (list: string) => `Its own marks, still to be seen for sure: ${list}.`,
+  itsOwnMarksStillTo: (list: string) => `Its sure signs, still to be seen: ${list}.`,
   aboutThePart: 'About the part',
   aboutThePlace: 'About the place',
   aboutWhoEatsIt: 'About who eats it',
