@@ -23,8 +23,8 @@ interface AdultFirstProps {
   readonly check: Check;
   /** An adult is there and makes this check. */
   readonly onAdult: () => void;
-  /** Goes on to what a child can look at alone, or past this one. */
-  readonly onWithout: () => void;
+  /** Goes on to what a child can look at alone; undefined where nothing of that is left. */
+  readonly onWithout: (() => void) | undefined;
 }
 
 /** A child waits for an adult before this check. */
@@ -39,7 +39,9 @@ export function AdultFirst({ check, onAdult, onWithout }: AdultFirstProps) {
       </Body>
       <View style={styles.ways}>
         <Button label={t.anAdultIsHere} style={styles.way} onPress={onAdult} />
-        <Button label={t.onlyLook} tone="outline" style={styles.way} onPress={onWithout} />
+        {onWithout ? (
+          <Button label={t.onlyLook} tone="outline" style={styles.way} onPress={onWithout} />
+        ) : null}
       </View>
     </View>
   );

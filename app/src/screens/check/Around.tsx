@@ -23,16 +23,22 @@ export function Around({ record, target }: { readonly record: FindRecord; readon
   if (!taxon) return null;
   const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
   const section = { record, taxon, save };
+  // Of what nobody collects only the stage matters, and what one has at hand to look at it.
+  const isWanted = taxon.taxon.parts.length > 0;
   return (
     <View style={styles.around}>
       <Stages record={record} taxon={taxon} />
-      <Eaters record={record} target={target} />
-      <AsItShould {...section} />
-      <PlaceQuestions {...section} />
-      <Wanted {...section} />
-      <GrowsMixed {...section} />
+      {isWanted ? (
+        <>
+          <Eaters record={record} target={target} />
+          <AsItShould {...section} />
+          <PlaceQuestions {...section} />
+          <Wanted {...section} />
+          <GrowsMixed {...section} />
+        </>
+      ) : null}
       <GearAtHand {...section} />
-      {record.kingdom === 'Plantae' ? <MayDig {...section} /> : null}
+      {isWanted && record.kingdom === 'Plantae' ? <MayDig {...section} /> : null}
       <Height elevation={context.elevation} onChange={(elevation) => save({ elevation })} />
     </View>
   );

@@ -37,7 +37,8 @@ export interface Answering {
   /** Whether a child has to wait for an adult first. */
   readonly adult: boolean;
   readonly adultIsHere: () => void;
-  readonly withoutAdult: () => void;
+  /** Goes on to what a child can look at alone; undefined where nothing of that is left. */
+  readonly withoutAdult: (() => void) | undefined;
 }
 
 /** @param settleDown - brings the next question into view */
@@ -82,7 +83,7 @@ export function useAnswering(shown: CheckNow, asked: Checks, settleDown: () => v
     back,
     cannotSmell,
     ...useGloves(asked, pass),
-    ...useAdult(asked, pass),
+    ...useAdult(asked),
   };
 }
 
@@ -159,17 +160,17 @@ function useGloves({ checks, check, choose }: Checks, pass: () => void) {
 }
 
 /** A child's device waits for an adult at each check that is not for a child. */
-function useAdult({ checks, check, choose }: Checks, pass: () => void) {
+function useAdult({ checks, check, choose }: Checks) {
   const child = useApp((state) => state.look.child);
   const [allowed, setAllowed] = useState<Check>();
+  const alone = child
+    ? checks.find((one) => !waitsForAdult(one) && one.character !== check?.character)
+    : undefined;
+  const lookAlone = useLatest(() => choose(alone?.character));
   return {
     adult: child && check !== undefined && check.character !== allowed?.character && waitsForAdult(check),
     adultIsHere: useLatest(() => setAllowed(check)),
-    withoutAdult: useLatest(() => {
-      const looking = checks.find((one) => !waitsForAdult(one));
-      if (looking && looking.character !== check?.character) choose(looking.character);
-      else pass();
-    }),
+    withoutAdult: alone && lookAlone,
   };
 }
 

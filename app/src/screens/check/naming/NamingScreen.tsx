@@ -164,7 +164,7 @@ function NextCard({ record, next, fitted }: NextCardProps) {
     );
   const check = asCheck(character);
   if (child && allowed !== character && waitsForAdult(check))
-    return <AdultFirst check={check} onAdult={() => setAllowed(character)} onWithout={next.pass} />;
+    return <AdultFirst check={check} onAdult={() => setAllowed(character)} onWithout={next.later} />;
   return (
     <>
       <AnswerCard

@@ -13,6 +13,8 @@ export interface NextQuestion {
   readonly key: string;
   readonly answer: (answer: Answer) => void;
   readonly pass: () => void;
+  /** Leaves it for now, without a word on record. */
+  readonly later: () => void;
   /** The nose is no use today; undefined where that was said. */
   readonly cannotSmell: (() => void) | undefined;
   /** Asks something else than what is proposed. */
@@ -61,6 +63,10 @@ export function useNextQuestion(
       if (!character || !piece) return;
       void act(passOver(record.id, piece, character));
       setLater([...later, character]);
+      setChosen(undefined);
+    },
+    later: () => {
+      if (character) setLater([...later, character]);
       setChosen(undefined);
     },
     cannotSmell: record.context.cannotSmell
