@@ -32,8 +32,6 @@ export const t = messages('verdict', {
     `All looks together take about ${time}, with ${gear}, if each shows what is usual.`,
   whoWillEatIt: 'Who will eat it',
   aSecondLook: 'A second person looks, without knowing your answers',
-  practiseThePair: 'Practise the pair until it is earned',
-  aNameThatIsNotOpen: 'A name for it',
   nothingThatIsReadOn:
     'Nothing that is read on this piece. Another piece is another find’s worth of looks, and starting again is listed.',
   anotherPartOrAnotherStage: 'Another part, or another stage. Looking on still shows what it is.',

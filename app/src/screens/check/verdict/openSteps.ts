@@ -59,30 +59,23 @@ export function openSteps(
   ];
 }
 
-/** What takes a second person, or more practice. */
-function withOthers(find: string, { reasons }: Verdict): OpenStep[] {
-  const has = (code: Reason['code']) => reasons.some((reason) => reason.code === code);
+/** What takes a second person, more practice, or a name. */
+function withOthers(find: string, verdict: Verdict): OpenStep[] {
+  const params = { id: find };
+  const second: OpenStep = {
+    key: 'second',
+    label: t.aSecondLook,
+    to: { pathname: '/find/[id]/ask', params },
+  };
+  const asked = verdict.reasons.some(({ code }) => code === 'second-look-missing');
   return [
-    ...(has('second-look-missing')
-      ? [
-          {
-            key: 'second',
-            label: t.aSecondLook,
-            to: { pathname: '/find/[id]/ask', params: { id: find } },
-          } as const,
-        ]
-      : []),
-    ...(has('not-earned')
-      ? [{ key: 'earned', label: t.practiseThePair, to: { pathname: '/practice' } } as const]
-      : []),
-    ...(has('name-open')
-      ? [
-          {
-            key: 'name',
-            label: t.aNameThatIsNotOpen,
-            to: { pathname: '/find/[id]/name', params: { id: find } },
-          } as const,
-        ]
-      : []),
+    ...(asked ? [second] : []),
+    ...verdict.reasons.flatMap((reason): OpenStep[] => {
+      const label = reasonWords(reason, verdict);
+      if (reason.code === 'not-earned') return [{ key: 'earned', label, to: '/practice' }];
+      if (reason.code === 'name-open')
+        return [{ key: 'name', label, to: { pathname: '/find/[id]/name', params } }];
+      return [];
+    }),
   ];
 }
