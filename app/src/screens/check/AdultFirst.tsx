@@ -1,8 +1,9 @@
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import type { Check } from '@pause/core';
-import { Body, Button, colour, Question, space } from '../../components';
+import { Body, Button } from '../../components';
 import { t } from '../../text/en/adultFirst';
 import { characterName, characterOf, lowerFirst } from '../../text/names';
+import { BeforeCheck } from './BeforeCheck';
 
 /**
  * Whether a child leaves this check to an adult: it costs a piece of the plant, needs a knife or a trowel, or touches
@@ -29,26 +30,22 @@ interface AdultFirstProps {
 
 /** A child waits for an adult before this check. */
 export function AdultFirst({ check, onAdult, onWithout }: AdultFirstProps) {
+  const name = lowerFirst(characterName(check.character));
   return (
-    <View style={styles.card} role="group" aria-label={t.thisOneIsForAnAdult}>
-      <Question>{t.thisOneIsForAnAdult}</Question>
-      <Body>
-        {check.skin.length > 0
-          ? t.itTouches(lowerFirst(characterName(check.character)))
-          : t.itCuts(lowerFirst(characterName(check.character)))}
-      </Body>
-      <View style={styles.ways}>
-        <Button label={t.anAdultIsHere} style={styles.way} onPress={onAdult} />
-        {onWithout ? (
-          <Button label={t.onlyLook} tone="outline" style={styles.way} onPress={onWithout} />
-        ) : null}
-      </View>
-    </View>
+    <BeforeCheck
+      title={t.thisOneIsForAnAdult}
+      ways={
+        <>
+          <Button label={t.anAdultIsHere} style={styles.way} onPress={onAdult} />
+          {onWithout ? (
+            <Button label={t.onlyLook} tone="outline" style={styles.way} onPress={onWithout} />
+          ) : null}
+        </>
+      }
+    >
+      <Body>{check.skin.length > 0 ? t.itTouches(name) : t.itCuts(name)}</Body>
+    </BeforeCheck>
   );
 }
 
-const styles = StyleSheet.create({
-  card: { gap: space.m, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
-  ways: { flexDirection: 'row', gap: space.s + 2, flexWrap: 'wrap' },
-  way: { flexGrow: 1 },
-});
+const styles = StyleSheet.create({ way: { flexGrow: 1 } });

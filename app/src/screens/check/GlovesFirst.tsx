@@ -1,10 +1,11 @@
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet } from 'react-native';
 import type { TaxonId } from '@pause/core';
-import { Body, Button, colour, Question, Small, space } from '../../components';
+import { Body, Button, Small } from '../../components';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/check';
 import { CommonName, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
+import { BeforeCheck } from './BeforeCheck';
 
 interface GlovesFirstProps {
   /** Not ruled out yet, and harmful to the skin. */
@@ -18,8 +19,15 @@ export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
   const [first] = skin;
   const harm = first ? guide.taxon(first)?.taxon.harm : undefined;
   return (
-    <View style={styles.card} role="group" aria-label={t.glovesFirst}>
-      <Question>{t.glovesFirst}</Question>
+    <BeforeCheck
+      title={t.glovesFirst}
+      ways={
+        <>
+          <Button label={t.theyAreOn} style={styles.way} onPress={onOn} />
+          <Button label={t.noGlovesOnlyLook} tone="outline" style={styles.way} onPress={onWithout} />
+        </>
+      }
+    >
       <Body>
         {skin.length > 0
           ? t.theNextCheckTouchesIt(few(skin.map(commonName)), skin.length)
@@ -30,16 +38,8 @@ export function GlovesFirst({ skin, onOn, onWithout }: GlovesFirstProps) {
           {CommonName(first)}: {harm.sap ?? harm.touch}
         </Small>
       ) : null}
-      <View style={styles.ways}>
-        <Button label={t.theyAreOn} style={styles.way} onPress={onOn} />
-        <Button label={t.noGlovesOnlyLook} tone="outline" style={styles.way} onPress={onWithout} />
-      </View>
-    </View>
+    </BeforeCheck>
   );
 }
 
-const styles = StyleSheet.create({
-  card: { gap: space.m, borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
-  ways: { flexDirection: 'row', gap: space.s + 2, flexWrap: 'wrap' },
-  way: { flexGrow: 1 },
-});
+const styles = StyleSheet.create({ way: { flexGrow: 1 } });
