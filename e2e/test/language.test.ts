@@ -23,13 +23,13 @@ function textsIn(value: unknown): string[] {
  * Collects every text that a browser fetches as data: names and labels of the guide, what people recorded. It
  * is read on its way: of what a page has already left, a browser keeps no body.
  */
-async function fetchedBy(context: BrowserContext): Promise<string[]> {
-  const fetched: string[] = [];
+async function fetchedBy(context: BrowserContext): Promise<Set<string>> {
+  const fetched = new Set<string>();
   await context.route(/\/api\/v1\/(?!sync\/events)|[.]json/, async (route) => {
     // The server may have closed a connection that nothing went over for a while.
     const response = await route.fetch({ maxRetries: 2 });
     if (/json/.test(response.headers()['content-type'] ?? ''))
-      fetched.push(...textsIn(await response.json()).map((text) => text.toLowerCase()));
+      for (const text of textsIn(await response.json())) fetched.add(text.toLowerCase());
     await route.fulfill({ response });
   });
   return fetched;
@@ -79,8 +79,8 @@ test('in a language a third longer all words are from the catalogue, and nothing
     for (const path of VIEWS.filter((_, index) => index % 2 === half)) {
       await page.setViewportSize(PHONE);
       await openView(page, path);
-      const data = fetched.join('\n');
-      const plain = new Set((await textsOn(page)).flatMap((text) => notFrom(data, text)));
+      const data = [...fetched].join('\n');
+      const plain = new Set([...new Set(await textsOn(page))].flatMap((text) => notFrom(data, text)));
       wrong.push(...[...plain].map((text) => `${path}: not from the catalogue: ${text}`));
       wrong.push(...(await lostOn(page, true)).map((one) => `${path}, phone: ${one}`));
       await page.setViewportSize(WIDE);
