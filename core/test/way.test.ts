@@ -12,6 +12,20 @@ const ways = collectable.flatMap((target) =>
   ),
 );
 
+/** How near somebody has to come: with the eye, with the hand, with a cut, out of the ground, overnight. */
+const NEAR = [
+  ['look'],
+  ['touch', 'rub', 'water', 'measure'],
+  ['crush-and-smell', 'snap', 'cut', 'wait'],
+  ['dig'],
+  ['print'],
+];
+const nearness = (id: string) =>
+  NEAR.findIndex((methods) => methods.includes(guide.character(id)?.character.observe ?? ''));
+
+/** How near one comes for each new look of each way. */
+const walked: number[][] = [];
+
 /** What a typical specimen shows. */
 function typical(find_: Case, id: string, stage: StageId): Reading['value'] | undefined {
   const character = guide.character(id);
@@ -44,6 +58,7 @@ test.each(ways)('%s, %s', (id, stage, target) => {
   ]);
   if (!announced.walked) return;
   expect(announced.checks.length).toBeGreaterThanOrEqual(7);
+  walked.push(announced.checks.filter(({ again }) => !again).map(({ character }) => nearness(character)));
   expect(announced.seconds).toBe(announced.checks.reduce((sum, { seconds }) => sum + seconds, 0));
   for (const [step, { character }] of announced.checks.entries()) {
     expect(nextChecks(guide, now)[0]?.character).toBe(character);
@@ -74,6 +89,15 @@ test.each(ways)('%s, %s', (id, stage, target) => {
       });
   }
   expect(nextChecks(guide, now)).toEqual([]);
+});
+
+test('a check goes from afar to near: with the eye first, and of two looks the later is seldom the gentler', () => {
+  expect(walked.length).toBeGreaterThan(25);
+  expect(walked.filter(([first]) => first !== 0)).toEqual([]);
+  const pairs = walked.flatMap((way) =>
+    way.flatMap((near, at) => way.slice(at + 1).map((later) => later < near)),
+  );
+  expect(pairs.filter(Boolean).length / pairs.length).toBeLessThan(0.07);
 });
 
 test('where nothing can fill everything it says what stands in the way, as the plan does', () => {

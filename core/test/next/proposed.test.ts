@@ -37,11 +37,15 @@ describe('what is proposed', () => {
     expect(names(chanterelle(seen)).filter((name) => asked.has(name as CharacterId))).toEqual([]);
   });
 
-  test('comes in the order of what it brings for its time and damage', () => {
+  test('comes from afar to near while it brings much, then by what it brings for its time and damage', () => {
     const checks = nextChecks(guide, chanterelle());
     const seconds = { none: 0, slight: 10, part: 60, whole: 240 } as const;
     const rates = checks.map((c) => c.gain / (HANDLING_SECONDS + c.seconds + seconds[c.damage]));
-    expect([...rates].sort((a, b) => b - a)).toEqual(rates);
+    const rest = 1 + rates.findLastIndex((one, at) => one < (rates[at + 1] ?? 0));
+    expect(rest).toBeLessThan(9);
+    expect(Math.min(...rates.slice(0, rest))).toBeGreaterThan(0.3 * Math.max(...rates) - 1e-9);
+    const looked = checks.slice(0, rest).map((c) => character(c.character).character.observe === 'look');
+    expect([...looked].sort((a, b) => Number(b) - Number(a))).toEqual(looked);
   });
 
   test('nothing costs a piece while something harmless, which takes minutes at most, would bring as much', () => {

@@ -1,4 +1,4 @@
-import type { CaseView } from '../../case';
+import type { CaseView, Look } from '../../case';
 import {
   type CompiledGuide,
   type CompiledTaxon,
@@ -7,6 +7,7 @@ import {
   causesIn,
 } from '../../guide';
 import { type Weighed, STRAIN_SHARE } from '../../verdict';
+import { coverOf } from './cover';
 import { foreseen } from './foreseen';
 import { openRows, changes, withinReach, barsMissing } from './openRows';
 
@@ -52,6 +53,8 @@ export interface Gain {
   readonly nearer: boolean;
   /** Whether it is a mark of the signature, or brings more in bars than it does by being one more group. */
   readonly needed: boolean;
+  /** Whether it is one of the few that together bring all that is missing. */
+  readonly chosen: boolean;
 }
 
 /**
@@ -85,11 +88,12 @@ export function gains(
   const { tallied, held, dangers } = weighed;
   const shows = foreseen(guide, view.find, target);
   const rows = openRows(dangers, tallied);
-  const brought = new Map<CompiledCharacter, Float64Array>();
-  for (const character of characters) {
-    const { looks } = shows(character);
-    if (looks.length > 0) brought.set(character, changes(guide, tallied, rows, character, looks));
-  }
+  const brought = new Map(
+    characters.flatMap((character) => {
+      const { looks } = shows(character);
+      return looks.length > 0 ? [[character, changes(guide, tallied, rows, character, looks)]] : [];
+    }),
+  );
   const reach = withinReach(brought, rows.at.length);
   const weights = rows.wants.map((wants, row) =>
     weightOf(wants, reach[row] as number, rows.spare[row] as number),
@@ -102,6 +106,9 @@ export function gains(
   const strained = held.strains * STRAIN_SHARE > held.readings;
   const doubted = doubtedCauses(view, weighed);
   const used = causesUsed(view);
+  const chosen = coverOf({ wants: rows.wants, weights, brought, marks, markWeight: MARK_WEIGHT }, (c) =>
+    causesOf(shows(c).looks),
+  );
   const found = new Map<CharacterId, Gain>();
   for (const [character, by] of brought) {
     const { looks, spread, certain } = shows(character);
@@ -122,16 +129,22 @@ export function gains(
       barsMissing(rows, spread.length > looks.length ? changes(guide, tallied, rows, character, spread) : by);
     const gain =
       brings > 0 ? brings * (1 - DOUBT * inDoubt) * (1 - NEW_CAUSE * newCauses) : LAST_RESORT * missing();
-    found.set(character.id, { gain, nearer: nearer >= MUCH_NEARER, needed });
+    found.set(character.id, {
+      gain,
+      nearer: nearer >= MUCH_NEARER,
+      needed,
+      chosen: chosen.has(character.id),
+    });
   }
   return found;
 }
 
+/** Causes (as bits) that any of these looks rests on. */
+const causesOf = (looks: readonly Look[]) => looks.reduce((all, look) => all | look.causes, 0);
+
 /** Causes (as bits) that something read of this piece rests on already. */
 function causesUsed(view: CaseView): number {
-  let causes = 0;
-  for (const looks of view.onPiece.values()) for (const look of looks) causes |= look.causes;
-  return causes;
+  return causesOf([...view.onPiece.values()].flat());
 }
 
 /**

@@ -22,6 +22,7 @@ import { canBeMade } from '../plan';
 import { type Check, check, rate, easier, onlyLooks } from './check';
 import { essentialsUnseen } from './essentials';
 import { stagesOf } from './foreseen';
+import { fromAfar } from './fromAfar';
 import { gains } from './gain';
 import { identifyingChecks } from './identifying';
 
@@ -158,8 +159,9 @@ function byWhatTheyBring(
     .map((characters) => characters.map((c) => check(guide, c.id, 'essential', gain.get(c.id)?.gain ?? 0)))
     .map((checks) => checks.reduce((best, one) => (easier(one, best) ? one : best)))
     .filter(({ character }) => !needed.some((c) => c.character === character));
-  const first = new Set<string>([...needed, ...essentials].map(({ character }) => character));
-  return [...needed, ...essentials, ...fresh.filter(({ character }) => !first.has(character))];
+  const inOrder = fromAfar(guide, [...needed, ...essentials], (c) => gain.get(c.character)?.chosen === true);
+  const first = new Set<string>(inOrder.map(({ character }) => character));
+  return [...inOrder, ...fresh.filter(({ character }) => !first.has(character))];
 }
 
 /** Taxa not ruled out yet that harm whoever touches them. */
