@@ -1,8 +1,9 @@
 import type { Page } from 'playwright-core';
-import type { CompiledGuide, CompiledTaxon } from '@pause/core';
-import { onceSeen, outcome, seen, strip } from './forager';
-import { named, questionOn, sayStage, tellRest } from './tasks/steps';
-import { type Thumb, thumbOf } from './thumb';
+import type { CompiledGuide } from '@pause/core';
+import { answerQuestion } from './answering';
+import { outcome, strip } from './forager';
+import { named, sayStage, tellRest } from './tasks/steps';
+import { thumbOf } from './thumb';
 
 /**
  * The shortest way from the start screen to a settled find, by somebody who types the name and sees what is
@@ -56,7 +57,7 @@ export async function shortestPath(
       await tellRest(thumb);
       continue;
     }
-    if (!(await answerUsual(thumb, guide, taxon, stage))) break;
+    await answerQuestion(thumb, target, stage);
     answers += 1;
   }
   return {
@@ -67,38 +68,6 @@ export async function shortestPath(
     outcome: await outcome(page),
     seconds: (Date.now() - start) / 1000,
   };
-}
-
-/** Answers the question on show by what is usual. @returns whether the guide knows what that is */
-async function answerUsual(
-  thumb: Thumb,
-  guide: CompiledGuide,
-  taxon: CompiledTaxon,
-  stage: string,
-): Promise<boolean> {
-  const { page } = thumb;
-  const question = await questionOn(page);
-  const asked = guide.characters.find((c) => c.character.question === question);
-  const known = asked && taxon.atStage.get(asked.index)?.get(stage as never);
-  if (!asked || !known) return false;
-  const before = await seen(page);
-  if (known.kind === 'states' && 'states' in asked.character) {
-    const usual = [...asked.stateBit].find(([, bit]) => (bit & known.typical) !== 0)?.[0];
-    const label = asked.character.states.find((s) => s.id === usual)?.label ?? '';
-    await thumb.tap(
-      page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
-    );
-  } else if (known.kind === 'number') {
-    const middle = (known.usual[0] + known.usual[1]) / 2;
-    const count = asked.character.kind === 'count';
-    await page
-      .getByLabel(count ? 'Count' : 'Measure')
-      .fill(String(count ? Math.round(middle) : Math.round(middle / 10)));
-    if (!count) await thumb.tap(page.getByRole('radio', { name: 'cm' }));
-    await thumb.tap(page.getByRole('button', { name: 'Record it' }));
-  }
-  await onceSeen(page, before);
-  return true;
 }
 
 /** Five targets at a stage at which they are collected. */

@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core';
-import { guide, onceSeen, outcome, seen, specimen, strip } from '../forager';
+import { answerQuestion } from '../answering';
+import { guide, outcome, strip } from '../forager';
 import type { Rig } from '../rig';
 import type { Thumb } from '../thumb';
 
@@ -64,7 +65,6 @@ export async function tellRest(thumb: Thumb): Promise<void> {
  */
 export async function answer(thumb: Thumb, target: string, stage: string, most = 30): Promise<void> {
   const { page } = thumb;
-  const shows = specimen(target, stage);
   for (let step = 0; step < most && (await outcome(page)) === 'Pause'; step += 1) {
     const gloves = named(page, 'button', 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
@@ -73,21 +73,7 @@ export async function answer(thumb: Thumb, target: string, stage: string, most =
       await tellRest(thumb);
       continue;
     }
-    const question = await questionOn(page);
-    const before = await seen(page);
-    const label = shows[question];
-    const number = numberFor(target, stage, question);
-    if (label !== undefined)
-      await thumb.tap(
-        page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
-      );
-    else if (number === undefined) await thumb.tap(named(page, 'button', /^Can’t tell/));
-    else {
-      await thumb.type(page.getByLabel(number.counted ? 'Count' : 'Measure'), number.text);
-      if (!number.counted) await thumb.tap(named(page, 'radio', 'cm'));
-      await thumb.tap(named(page, 'button', 'Record it'));
-    }
-    await onceSeen(page, before);
+    await answerQuestion(thumb, target, stage);
   }
 }
 
@@ -110,49 +96,15 @@ export async function describe(
   await thumb.tap(named(page, 'button', 'I have no name for it yet'));
   await page.waitForURL(/\/name$/);
   await sayStage(thumb, stageName(stage));
-  const shows = specimen(taxon, stage);
-  for (let step = 0; step < 5; step += 1) {
-    const before = await seen(page);
-    const label = shows[await questionOn(page)];
-    if (label === undefined && unseen === 'Not on this piece')
-      await thumb.tap(named(page, 'button', 'Other ways to answer'));
-    await thumb.tap(
-      label === undefined
-        ? named(page, 'button', unseen)
-        : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
-    );
-    await onceSeen(page, before);
-  }
+  const notSeen = async () => {
+    if (unseen === 'Not on this piece') await thumb.tap(named(page, 'button', 'Other ways to answer'));
+    await thumb.tap(named(page, 'button', unseen));
+  };
+  for (let step = 0; step < 5; step += 1) await answerQuestion(thumb, taxon, stage, notSeen);
   await thumb.tap(named(page, 'button', 'Show all candidates'));
 }
 
 const stageName = (id: string) => guide.guide.stages.find((stage) => stage.id === id)?.name ?? '';
-
-export const questionOn = async (page: Page): Promise<string> =>
-  (await page
-    .getByRole('heading', { level: 2 })
-    .filter({ hasText: /\?$|\.$/ })
-    .first()
-    .textContent()) ?? '';
-
-/** The middle of what is usual of a number that a question asks for; lengths in centimetres. */
-function numberFor(
-  target: string,
-  stage: string,
-  question: string,
-): { readonly text: string; readonly counted: boolean } | undefined {
-  const asked = guide.characters.find(({ character }) => character.question === question);
-  const known =
-    asked &&
-    guide
-      .taxon(target)
-      ?.atStage.get(asked.index)
-      ?.get(stage as never);
-  if (known?.kind !== 'number') return undefined;
-  const middle = (known.usual[0] + known.usual[1]) / 2;
-  const counted = asked?.character.kind === 'count';
-  return { text: String(counted ? Math.round(middle) : Math.round(middle) / 10), counted };
-}
 
 export async function expectOutcome(page: Page, wanted: string): Promise<void> {
   const is = await outcome(page);

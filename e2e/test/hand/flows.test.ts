@@ -1,15 +1,12 @@
 import type { Page } from 'playwright-core';
-import { compileGuide } from '@pause/core';
-import { shippedGuide } from '@pause/guide';
-import { onceSeen, onRecord, outcome, seen, specimen } from '../../forager';
-import { questionOn, sayStage, suppose, tellRest } from '../../tasks/steps';
+import { answerQuestion, questionOn } from '../../answering';
+import { guide, onRecord, outcome } from '../../forager';
+import { sayStage, suppose, tellRest } from '../../tasks/steps';
 import { IN_BROWSER, type Thumb, thumbOf } from '../../thumb';
 import { button, rig, setUp } from './kit';
 
 jest.setTimeout(240_000);
 setUp();
-
-const guide = compileGuide(shippedGuide());
 
 /** Answers what is asked as this taxon usually shows it, until `done`; what it does not show cannot be told. */
 async function answerUntil(
@@ -19,20 +16,12 @@ async function answerUntil(
   done: () => Promise<boolean>,
 ): Promise<number> {
   const { page } = thumb;
-  const shows = specimen(taxon, stage);
   for (let answers = 0; answers < 25; answers += 1) {
     await page.locator('[aria-busy="true"]').first().waitFor({ state: 'detached' });
     const gloves = button(page, 'They are on');
     if (await gloves.isVisible()) await thumb.tap(gloves);
     if (await done()) return answers;
-    const label = shows[await questionOn(page)];
-    const before = await seen(page);
-    await thumb.tap(
-      label === undefined
-        ? button(page, /^Can’t tell/)
-        : page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: label, exact: true }),
-    );
-    await onceSeen(page, before);
+    await answerQuestion(thumb, taxon, stage);
   }
   throw new Error('no end of questions');
 }
@@ -122,9 +111,7 @@ test('in a hedge: each shoot is followed to its root, and another one is asked f
   await tellRest(thumb);
   const id = findOn(page);
   await onRecord(page, id, ({ context }) => context.tracedToBase === true);
-  // The thickness that could not be told is asked again: what else can be done stands beside it.
-  await thumb.tap(button(page, 'Other ways to answer'));
-  await thumb.tap(button(page, 'Another piece or name'));
+  await thumb.tap(button(page, 'Another piece, or another name'));
   await thumb.tap(button(page, 'Start again on another piece'));
   await onRecord(
     page,

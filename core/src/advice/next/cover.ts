@@ -1,4 +1,4 @@
-import { type CharacterId, type CompiledCharacter, effortOf, HANDLING_SECONDS } from '../../guide';
+import { type CharacterId, type CompiledCharacter, effortOf, HANDLING_SECONDS, isNumber } from '../../guide';
 
 /** A small set of checks that together bring all that is missing. */
 
@@ -20,6 +20,12 @@ const EASY = 0.05;
 
 /** What brings less than this is chosen no more. */
 const LEAST = 0.02;
+
+/** Seconds that typing a number is worth avoiding: it takes a ruler and both hands. */
+const NUMBER_SECONDS = 30;
+
+const takes = ({ character }: CompiledCharacter): number =>
+  HANDLING_SECONDS + effortOf(character) + (isNumber(character) ? NUMBER_SECONDS : 0);
 
 /** More are never chosen. */
 const MOST = 16;
@@ -49,8 +55,7 @@ export function coverOf(
           ? sum + Math.min(change, left[row] as number) * ((weights[row] as number) + EASY)
           : sum,
       marks.has(character.id) ? markWeight : 0,
-    ) /
-    (HANDLING_SECONDS + effortOf(character.character));
+    ) / takes(character);
   const open = new Map(brought);
   const chosen = new Set<CharacterId>();
   while (chosen.size < MOST) {
