@@ -144,7 +144,7 @@ describe('recomputing many stored verdicts at once', () => {
           }
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
     // Some of them did change what stands between a find and its dangers.
     expect(moved).toBeGreaterThan(5);

@@ -41,39 +41,49 @@ export function coverOf(
   { wants, weights, brought, marks, markWeight }: Missing,
   causesOf: (character: CompiledCharacter) => number,
 ): Set<CharacterId> {
-  const left = [...wants];
-  const groups = wants.map(() => new Set<number>());
-  const causes = wants.map(() => 0);
-  const counts = (character: CompiledCharacter, row: number) =>
+  const left = Float64Array.from(wants);
+  const usedCauses = new Int32Array(wants.length);
+  const usedGroups = new Map<number, Uint8Array>();
+  const checks = [...brought].map(([character, by]) => {
+    const used = usedGroups.get(character.group) ?? new Uint8Array(wants.length);
+    usedGroups.set(character.group, used);
+    return { character, by, used, causes: causesOf(character), value: 0, round: 0 };
+  });
+  type One = (typeof checks)[number];
+  const counts = ({ by, used, causes }: One, row: number) =>
+    (by[row] as number) > 0 &&
     (left[row] as number) > 0 &&
-    groups[row]?.has(character.group) !== true &&
-    ((causes[row] as number) & causesOf(character)) === 0;
-  const brings = (character: CompiledCharacter, by: Float64Array) =>
-    by.reduce(
-      (sum, change, row) =>
-        change > 0 && counts(character, row)
-          ? sum + Math.min(change, left[row] as number) * ((weights[row] as number) + EASY)
-          : sum,
-      marks.has(character.id) ? markWeight : 0,
-    ) / takes(character);
-  const open = new Map(brought);
+    used[row] === 0 &&
+    ((usedCauses[row] as number) & causes) === 0;
+  const valueOf = (one: One): number => {
+    let sum = marks.has(one.character.id) ? markWeight : 0;
+    for (let row = 0; row < left.length; row += 1)
+      if (counts(one, row))
+        sum += Math.min(one.by[row] as number, left[row] as number) * ((weights[row] as number) + EASY);
+    return sum / takes(one.character);
+  };
+  for (const one of checks) one.value = valueOf(one);
   const chosen = new Set<CharacterId>();
   while (chosen.size < MOST) {
-    let best: readonly [number, CompiledCharacter, Float64Array] | undefined;
-    for (const [character, by] of open) {
-      const value = brings(character, by);
-      if (value * HANDLING_SECONDS > LEAST && value > (best?.[0] ?? 0)) best = [value, character, by];
+    // What a check brings only falls as others are chosen, so only the best is worked out anew.
+    let best = bestOf(checks);
+    while (best && best.round < chosen.size) {
+      best.value = valueOf(best);
+      best.round = chosen.size;
+      best = bestOf(checks);
     }
-    if (!best) break;
-    const [, character, by] = best;
-    for (const [row, change] of by.entries()) {
-      if (change <= 0 || !counts(character, row)) continue;
-      left[row] = (left[row] as number) - change;
-      groups[row]?.add(character.group);
-      causes[row] = (causes[row] as number) | causesOf(character);
+    if (!best || best.value * HANDLING_SECONDS <= LEAST) break;
+    for (let row = 0; row < left.length; row += 1) {
+      if (!counts(best, row)) continue;
+      left[row] = (left[row] as number) - (best.by[row] as number);
+      best.used[row] = 1;
+      usedCauses[row] = (usedCauses[row] as number) | best.causes;
     }
-    open.delete(character);
-    chosen.add(character.id);
+    chosen.add(best.character.id);
+    best.value = 0;
   }
   return chosen;
 }
+
+const bestOf = <One extends { readonly value: number }>(checks: readonly One[]): One | undefined =>
+  checks.reduce<One | undefined>((best, one) => (one.value > (best?.value ?? 0) ? one : best), undefined);
