@@ -48,7 +48,7 @@ export const t = messages('second', {
   begin: 'Begin',
   showMeEverythingInstead: 'Show me everything instead',
   thenYourLookIsNot: 'Then you know the answers, and your look counts as any other.',
-  aSecondLookBlind: 'A second look, answers hidden',
+  answersHidden: 'Answers hidden',
   left: (count: number) => plural(count, { one: 'the last one', other: `${count} left` }),
   theTwoOfYouOver: 'The two of you over time',
   kappaBetweenAndFromLooks: (

@@ -6,6 +6,10 @@ import { t } from '../../../text/en/answer';
 import type { FittedAnswersProps } from './FittedAnswers';
 
 const DRAWING = 84;
+/** They take the places that the last row leaves free, so that its answers are as wide as the others. */
+const FILLERS = [0, 1, 2, 3];
+/** The least width of an answer. */
+const LEAST_WIDTH = typeSize(136);
 
 /** Answers as large as they like to be, below one another. */
 export function FreeAnswers({
@@ -28,6 +32,9 @@ export function FreeAnswers({
           onPress={() => onPress(state.id)}
           onLongPress={() => onLongPress(state.id)}
         />
+      ))}
+      {FILLERS.map((n) => (
+        <View key={n} style={styles.filler} />
       ))}
     </View>
   );
@@ -74,7 +81,7 @@ const styles = StyleSheet.create({
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s + 2 },
   answer: {
     flexGrow: 1,
-    flexBasis: typeSize(140),
+    flexBasis: LEAST_WIDTH,
     minHeight: 68,
     padding: space.m,
     borderRadius: corner,
@@ -83,6 +90,7 @@ const styles = StyleSheet.create({
     backgroundColor: colour.card,
     gap: space.s,
   },
+  filler: { flexGrow: 1, flexBasis: LEAST_WIDTH, height: 0, paddingHorizontal: space.m },
   answerOn: { borderColor: colour.ink, borderWidth: stroke.thick, padding: space.m - stroke.thin },
   drawing: { alignItems: 'center' },
   digit: { position: 'absolute', top: space.s, right: space.m },

@@ -19,7 +19,7 @@ export interface WaysPanelProps {
   readonly onCannotSmell: (() => void) | undefined;
   /** A note with the answer, and pictures. */
   readonly note: ReactNode;
-  /** Everything else that can be read. */
+  /** Everything else that can be read; nothing where all questions are given. */
   readonly otherChecks: ReactNode;
   /** Another piece, or another name; nothing while there is no name. */
   readonly pieces: ReactNode;
@@ -45,7 +45,9 @@ export function WaysPanel({ onSeveral, onNotOnThisPiece, onPass, onCannotSmell, 
       <Way icon={SkipForward} label={t.skipForNow} onPress={onPass} />
       {onCannotSmell ? <Way icon={Wind} label={t.cantSmellToday} onPress={onCannotSmell} /> : null}
       <Way icon={NotebookPen} label={t.notePhotoOrSketch} onPress={() => setPage('note')} />
-      <Way icon={Eye} label={t.somethingElseSeen} onPress={() => setPage('otherChecks')} />
+      {props.otherChecks ? (
+        <Way icon={Eye} label={t.somethingElseSeen} onPress={() => setPage('otherChecks')} />
+      ) : null}
       {props.pieces ? (
         <Way icon={Layers} label={t.anotherPieceOrName} onPress={() => setPage('pieces')} />
       ) : null}

@@ -12,6 +12,7 @@ import {
   SmallStrong,
   space,
   Title,
+  useTwoPanes,
   useWide,
   WaysOut,
   Stack,
@@ -26,6 +27,10 @@ import { characterOf, timeWords, upper } from '../../../text/names';
 import { memberName } from '../../../text/people';
 import { asCheck } from '../asCheck';
 import { AnswerCard, cardKey, type Answer } from '../card';
+import { PHONE_SIDE } from '../checkStyles';
+import { PhoneScreen } from '../phone/PhoneScreen';
+import { useFitted, usePhone } from '../phone/usePhone';
+import { useToCard } from '../useToCard';
 import { reveal } from './actions';
 
 /** Somebody else reads what was asked, knowing neither the name nor the first answers. */
@@ -141,10 +146,9 @@ function Begin({
   );
 }
 
-/** The questions, one by one; those that were passed over come last. */
-function Questions({ record, asked, reader }: LookProps) {
+/** The next question of those that are left, and answering it; those that were passed over come last. */
+function useQuestions({ record, asked, reader }: LookProps) {
   const act = useAct();
-  const wide = useWide();
   const [passed, setPassed] = useState<readonly CharacterId[]>([]);
   const answering = useRef<CharacterId>(undefined);
   const [next] = [
@@ -168,26 +172,59 @@ function Questions({ record, asked, reader }: LookProps) {
       answering.current = undefined;
     });
   };
+  const pass = () => {
+    if (next) setPassed([...passed.filter((c) => c !== next), next]);
+  };
+  const key = next ? cardKey(asCheck(next), asked.left.length + passed.length) : '';
+  return { next, key, answer, pass };
+}
+
+/** The questions, one by one; on a phone each with all its answers on one screen. */
+function Questions(props: LookProps) {
+  const { next, key, answer, pass } = useQuestions(props);
+  const left = props.asked.left.length;
+  const wide = useWide();
+  const tablet = useTwoPanes();
+  const onPhone = useFitted() && !tablet;
+  const { toCard, follow } = useToCard(true);
+  const { fitted, phone } = usePhone({
+    key,
+    isAsked: next !== undefined,
+    answering: { last: undefined, back: () => undefined },
+    toTop: toCard,
+  });
+  const howMany = (
+    <Row align="baseline" gap="m" role="status" style={onPhone ? styles.band : undefined}>
+      <SmallStrong style={styles.grow}>{t.answersHidden}</SmallStrong>
+      <Small soft>{t.left(left)}</Small>
+    </Row>
+  );
+  const question = next ? (
+    <AnswerCard
+      key={key}
+      check={asCheck(next)}
+      target={undefined}
+      stages={undefined}
+      effects={[]}
+      keys={wide}
+      onAnswer={answer}
+      onPass={pass}
+      fitted={onPhone ? fitted : undefined}
+    />
+  ) : null;
+  if (onPhone)
+    return (
+      <PhoneScreen title={t.aSecondLook} band={howMany} strip={null} phone={phone} follow={follow}>
+        {question}
+      </PhoneScreen>
+    );
   return (
     <Screen rooms={false}>
       <View style={wide ? styles.narrow : styles.all}>
         <WaysOut />
-        <Row align="baseline" gap="m" role="status">
-          <SmallStrong style={styles.grow}>{t.aSecondLookBlind}</SmallStrong>
-          <Small soft>{t.left(asked.left.length)}</Small>
-        </Row>
-        {next ? (
-          <AnswerCard
-            key={cardKey(asCheck(next), asked.left.length + passed.length)}
-            check={asCheck(next)}
-            target={undefined}
-            stages={undefined}
-            effects={[]}
-            keys={wide}
-            onAnswer={answer}
-            onPass={() => setPassed([...passed.filter((c) => c !== next), next])}
-          />
-        ) : null}
+        <Title>{t.aSecondLook}</Title>
+        {howMany}
+        {question}
       </View>
     </Screen>
   );
@@ -197,5 +234,6 @@ const styles = StyleSheet.create({
   all: { gap: space.m },
   narrow: { gap: space.m, maxWidth: 760 },
   grow: { flex: 1 },
+  band: { paddingHorizontal: PHONE_SIDE, paddingVertical: space.s },
   start: { alignSelf: 'flex-start' },
 });
