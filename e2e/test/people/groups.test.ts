@@ -102,6 +102,13 @@ test('two of a group: joined by a code, a shared find, its place kept, a blind s
   expect(await other.page.getByRole('button', { name: /^Take back: / }).count()).toBeLessThanOrEqual(
     4 + asked + 1 - mine,
   );
+  // Whoever asked reads in the list of finds that the second look has come.
+  await one.page.goto('/finds');
+  await one.page
+    .getByRole('listitem')
+    .filter({ hasText: 'Behind the old weir' })
+    .getByText('Second look is here')
+    .waitFor();
   expect([...one.errors, ...other.errors]).toEqual([]);
   await one.context.close();
   await other.context.close();

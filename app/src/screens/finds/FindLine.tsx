@@ -36,7 +36,8 @@ function useFinder(find: FindSummary): string | undefined {
 function statusOf(find: FindSummary, blind: boolean): string {
   if (blind) return t.blind;
   if (find.differs) return t.differs;
-  return find.choice ? CHOICE[find.choice] : t.notDecided;
+  if (find.choice) return CHOICE[find.choice];
+  return find.lookedAgain ? t.secondLookIsHere : t.notDecided;
 }
 
 function screenOf(find: FindSummary, blind: boolean) {

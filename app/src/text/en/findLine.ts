@@ -7,5 +7,6 @@ export const t = messages('findLine', {
   blind: 'Answers hidden',
   differs: 'Differs',
   notDecided: 'Not decided',
+  secondLookIsHere: 'Second look is here',
   inCheck: 'In check',
 });

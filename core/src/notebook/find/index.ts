@@ -30,8 +30,10 @@ export type {
 /** The line of a find in the log, from all that is on record of it. */
 export function summaryOf(record: FindRecord): FindSummary {
   const { id, number, startedAt, kingdom, placeNote, person, group } = record;
-  const asked = [...new Set(record.asks.map((ask) => ask.of))].filter(
-    (of) => blindAsk(record, of) !== undefined,
+  const everAsked = [...new Set(record.asks.map((ask) => ask.of))];
+  const asked = everAsked.filter((of) => blindAsk(record, of) !== undefined);
+  const lookedAgain = everAsked.filter(
+    (of) => !asked.includes(of) && record.readings.some(({ by, blind }) => by === of && blind === true),
   );
   const typed = verbatimIdentificationOf(record);
   // What was recorded last comes last, by its stamp.
@@ -47,6 +49,7 @@ export function summaryOf(record: FindRecord): FindSummary {
     person,
     readings: record.readings.length,
     ...(asked.length > 0 ? { asked } : {}),
+    ...(lookedAgain.length > 0 ? { lookedAgain } : {}),
     ...(group === undefined ? {} : { group }),
     ...(verdict?.arrival ? { differs: true } : {}),
     ...(number === undefined ? {} : { number }),

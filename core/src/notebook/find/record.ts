@@ -226,6 +226,8 @@ export const FindSummary = z.strictObject({
   choice: Choice.optional(),
   /** Whoever is asked to look at some of it without knowing the answers, and has not done so yet. */
   asked: z.array(z.string()).optional(),
+  /** Whoever was asked so, and has looked at all of it. */
+  lookedAgain: z.array(z.string()).optional(),
   /** A verdict that was made without a connection differs from what the notebook reached. */
   differs: z.boolean().optional(),
 });
