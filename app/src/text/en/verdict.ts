@@ -49,8 +49,7 @@ export const t = messages('verdict', {
   independentThingsFitAreNeeded: (count: number, groupsNeeded: number) =>
     `${plural(count, { one: 'One independent thing fits', other: `${count} independent things fit` })}; ` +
     `${groupsNeeded} are needed.`,
-  seen: 'seen',
-  notYet: 'not yet',
+  sign: (characterName: string, isSeen: boolean) => `${characterName} (${isSeen ? 'seen' : 'not yet'})`,
   itsOwnMarks: (list: string) => `Its sure signs: ${list}.`,
   ofDangerousOnesOfThe: (count: number, count2: number) =>
     `${count} of ${count2} dangerous ones of the guide are ruled out.`,

@@ -136,8 +136,8 @@ export function SeenFor({ record, verdict }: { readonly record: FindRecord; read
         <Body>
           {t.itsOwnMarks(
             signature
-              .map((mark) => `${lowerFirst(characterName(mark.character))} ${mark.held ? t.seen : t.notYet}`)
-              .join(', '),
+              .map((mark) => t.sign(lowerFirst(characterName(mark.character)), mark.held))
+              .join('; '),
           )}
         </Body>
       ) : null}
