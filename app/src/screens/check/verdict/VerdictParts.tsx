@@ -135,9 +135,7 @@ export function SeenFor({ record, verdict }: { readonly record: FindRecord; read
       {signature.length > 0 ? (
         <Body>
           {t.itsOwnMarks(
-            signature
-              .map((mark) => t.sign(lowerFirst(characterName(mark.character)), mark.held))
-              .join('; '),
+            signature.map((mark) => t.sign(lowerFirst(characterName(mark.character)), mark.held)).join('; '),
           )}
         </Body>
       ) : null}
