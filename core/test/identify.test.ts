@@ -146,3 +146,14 @@ test('checks keep to the stage and to the hands', () => {
   expect(checks({})).toContain('flesh.colour');
   expect(checks({ gear: new Set() })).not.toContain('flesh.colour');
 });
+
+test('a check says which two of the likeliest it tells apart: what is usual of one is never seen of the other', () => {
+  const { checks } = identify(guide, unnamed('Fungi', [reading('hymenophore', 'gills')]));
+  const telling = checks.flatMap(({ character, apart }) => (apart ? [{ character, apart }] : []));
+  expect(telling.length).toBeGreaterThan(5);
+  for (const { character, apart } of telling) {
+    const [one, other] = apart.map((id) => taxon(id).overall.get(guide.character(character)!.index));
+    if (one?.kind !== 'states' || other?.kind !== 'states') throw new Error(character);
+    expect([one.usual & other.possible, other.usual & one.possible]).toEqual([0, 0]);
+  }
+});

@@ -123,14 +123,19 @@ test('on a phone what else can be done stands where the answers do, one way at a
   press('Can’t smell today');
   expect(smellless).toBe(1);
   press('Not on this piece');
+  press('Too faint to say');
+  press('May be my own fingers');
   press('Skip for now');
   expect(others).toEqual([
     { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'Not on this piece.' },
+    { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'Too faint to say.' },
+    { value: { kind: 'cant-tell' }, sureness: 'sure', note: 'It may be the smell of my own fingers.' },
     SKIPPED,
   ]);
   cleanup();
   card('umbel.rays', true, true);
   expect(screen.queryByRole('button', { name: 'Unsure between several' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Too faint to say' })).toBeNull();
 });
 
 test('on a phone, too, what cannot be told comes without a word of why', () => {

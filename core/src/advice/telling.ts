@@ -7,6 +7,9 @@ import {
   type CompiledTaxon,
   effortOf,
   harmlessFirst,
+  type CompiledCharacter,
+  type StageId,
+  type TaxonId,
 } from '../guide';
 import type { IdentifyOptions } from './candidate';
 import { stateChances, knownOf } from './likelihood';
@@ -21,7 +24,12 @@ export interface TellingCheck {
   readonly bits: number;
   readonly seconds: number;
   readonly damage: Damage;
+  /** The likeliest two of which what is usual of one is never seen of the other; left out where there are none. */
+  readonly apart?: readonly [TaxonId, TaxonId];
 }
+
+/** Of so many candidates it is said which a check tells apart, if each is at least so likely. */
+const LIKELY = { most: 12, least: 0.002 };
 
 /** What confusing it costs, for choosing what to look at next. */
 const DANGER_WEIGHT: Readonly<Record<HarmGrade, number>> = { none: 1, unpleasant: 1, serious: 2, deadly: 4 };
@@ -40,6 +48,12 @@ export function tellingChecks(
   const stages = view.find.context.stages;
   const weights = [...taxa.map((t) => DANGER_WEIGHT[t.grade]), 1];
   const before = entropy(probabilities, weights);
+  const likely = taxa
+    .map((taxon, i) => ({ taxon, p: probabilities[i] ?? 0 }))
+    .filter(({ p }) => p >= LIKELY.least)
+    .sort((a, b) => b.p - a.p)
+    .slice(0, LIKELY.most)
+    .map(({ taxon }) => taxon);
   const telling = guide.characters
     .filter(
       (c) => c.character.kingdom === view.find.kingdom && c.stateBit.size > 0 && !view.onPiece.has(c.index),
@@ -64,14 +78,31 @@ export function tellingChecks(
               weights,
             );
       }
+      const apart = toldApart(c, likely, stages);
       return {
         character: c.id,
         bits: before - after,
         seconds: c.character.seconds,
         damage: c.character.damage,
+        ...(apart ? { apart } : {}),
       };
     })
     .filter((check) => check.bits > 1e-6)
     .sort((a, b) => b.bits / effortOf(b) - a.bits / effortOf(a) || (a.character < b.character ? -1 : 1));
   return harmlessFirst(telling, ({ bits }) => bits);
+}
+
+function toldApart(
+  character: CompiledCharacter,
+  likely: readonly CompiledTaxon[],
+  stages: readonly StageId[] | undefined,
+): readonly [TaxonId, TaxonId] | undefined {
+  const known = likely.flatMap((taxon) => {
+    const one = knownOf(character, taxon, stages);
+    return one?.kind === 'states' ? [{ id: taxon.id, usual: one.usual, possible: one.possible }] : [];
+  });
+  for (const [at, one] of known.entries())
+    for (const other of known.slice(at + 1))
+      if ((one.usual & other.possible) === 0 && (other.usual & one.possible) === 0) return [one.id, other.id];
+  return undefined;
 }

@@ -13,7 +13,6 @@ import {
   type TaxonId,
 } from '@pause/core';
 import { Question, Small } from '../../components';
-import { t } from '../../text/en/answer';
 import { characterOf } from '../../text/names';
 import {
   Effort,
@@ -48,6 +47,8 @@ interface AnswerCardProps {
   readonly keys: boolean;
   readonly onAnswer: (answer: Answer) => void;
   readonly onPass: () => void;
+  /** What it would tell apart, while there is no name. */
+  readonly apart?: string | undefined;
   /** The nose is no use today; left out where that was said. */
   readonly onCannotSmell?: (() => void) | undefined;
   /** Photos and sketches of this find. */
@@ -109,6 +110,7 @@ function CardOf({ character, ...props }: CardProps) {
         <HowButton keys={keys} {...looking} />
       </View>
       <Question>{character.question}</Question>
+      {props.apart ? <Small soft>{props.apart}</Small> : null}
       {about}
       <LookAgain check={check} target={target} />
       <HowSure sureness={sureness} onChoose={setSureness} />
@@ -145,7 +147,8 @@ function FittedCard({ fitted, note, setNote, beside, cantTell, children, ...card
   const panel = ways ? (
     <WaysPanel
       onSeveral={'states' in character ? startSeveral : undefined}
-      onNotOnThisPiece={() => cantTell(t.notOnThisPieceSentence)}
+      onCantTell={cantTell}
+      smelled={isSmelled(character)}
       onPass={card.onPass}
       onCannotSmell={isSmelled(character) ? onCannotSmell : undefined}
       note={<NoteField note={note} setNote={setNote} beside={beside} />}

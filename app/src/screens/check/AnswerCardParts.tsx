@@ -35,6 +35,22 @@ export function NoAnswer({ character, keys, onCantTell, onPass, onCannotSmell }:
         onPress={() => onCantTell(t.notOnThisPieceSentence)}
       />
       <Button label={keys ? t.skipN : t.skip} tone="outline" style={styles.way} onPress={onPass} />
+      {isSmelled(character) ? (
+        <>
+          <Button
+            label={t.tooFaint}
+            tone="outline"
+            style={styles.way}
+            onPress={() => onCantTell(t.tooFaintSentence)}
+          />
+          <Button
+            label={t.maybeMyFingers}
+            tone="outline"
+            style={styles.way}
+            onPress={() => onCantTell(t.maybeMyFingersSentence)}
+          />
+        </>
+      ) : null}
       {onCannotSmell && isSmelled(character) ? (
         <Button label={t.cantSmellToday} tone="outline" style={styles.way} onPress={onCannotSmell} />
       ) : null}

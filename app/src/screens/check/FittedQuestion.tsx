@@ -15,6 +15,8 @@ interface FittedQuestionProps extends Omit<AnswerProps<Character>, 'fitted'> {
   readonly room: Room;
   readonly how: boolean;
   readonly onHow: () => void;
+  /** What it would tell apart, while there is no name. */
+  readonly apart?: string | undefined;
   /** What was written to go with the answer. */
   readonly note: string;
   readonly onCantTell: () => void;
@@ -30,8 +32,8 @@ const HOW = 74;
 const BELOW_HEADING = 8;
 /** What is said about looking again, in two lines. */
 const LOOK_AGAIN = 76;
-/** The line of a note. */
-const NOTE = 28;
+/** The line of a note, or of what it tells apart. */
+const LINE = 28;
 
 /** The question and all its answers in the space of one screen. */
 export function FittedQuestion({
@@ -40,6 +42,7 @@ export function FittedQuestion({
   room,
   how,
   onHow,
+  apart,
   note,
   onCantTell,
   panel,
@@ -50,15 +53,25 @@ export function FittedQuestion({
   const again = AGAIN.has(check.why);
   const fitted = useMemo(() => {
     const heading = Math.max(TARGET, headingHeight(question, room.width - HOW));
-    const height = room.height - heading - BELOW_HEADING - (again ? LOOK_AGAIN : 0) - (note ? NOTE : 0);
+    const height =
+      room.height -
+      heading -
+      BELOW_HEADING -
+      (again ? LOOK_AGAIN : 0) -
+      LINE * ((note ? 1 : 0) + (apart ? 1 : 0));
     return { room: { width: room.width, height } };
-  }, [question, room, again, note]);
+  }, [question, room, again, note, apart]);
   return (
     <View style={styles.fitted}>
       <View style={styles.head}>
         <Question style={styles.fittedQuestion}>{question}</Question>
         <HowButton keys={false} how={how} onHow={onHow} framed />
       </View>
+      {apart ? (
+        <Small soft numberOfLines={1}>
+          {apart}
+        </Small>
+      ) : null}
       {children}
       <LookAgain check={check} target={target} />
       {note ? (

@@ -27,6 +27,7 @@ export const t = messages('naming', {
   find: (number: number) => `Find ${number}`,
   newFind: 'New find',
   whatCouldItBe: 'What could it be?',
+  tellsApart: (one: string, other: string) => `Tells ${one} from ${other}`,
   takeBackTheLastAnswer: 'Take back the last answer',
   seen: 'Seen',
   noDangerousOneOfThe: 'No dangerous one of the guide fits all that was seen.',

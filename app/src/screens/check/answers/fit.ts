@@ -47,8 +47,8 @@ const MOST_ROW = 148;
 /** A drawing that is smaller shows nothing. */
 const LEAST_PICTURE = { drawing: 34, swatch: 16, none: 0 } as const;
 const MOST_PICTURE = 104;
-/** Of a picture: width by height. */
-export const ASPECT = 1.25;
+/** Of a picture: width by height, as answers are drawn. */
+export const ASPECT = 1.5;
 
 /** How many lines a text takes in letters so wide; undefined where a word of it is too long. */
 function lines(text: string, width: number, letter: number): number | undefined {

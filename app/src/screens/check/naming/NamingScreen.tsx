@@ -20,6 +20,7 @@ import { Pictures } from '../../../components/photos/late';
 import { guide } from '../../../deciding/guide';
 import { useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
+import { commonName } from '../../../text/names';
 import { AdultFirst, waitsForAdult } from '../AdultFirst';
 import type { Fitted } from '../AnswerCard';
 import { asCheck } from '../asCheck';
@@ -176,6 +177,7 @@ function NextCard({ record, next, fitted }: NextCardProps) {
         keys={wide}
         onAnswer={next.answer}
         onPass={next.pass}
+        apart={next.apart && t.tellsApart(commonName(next.apart[0]), commonName(next.apart[1]))}
         onCannotSmell={next.cannotSmell}
         beside={<Pictures find={record.id} character={character} />}
         otherChecks={<AllChecks {...asked} />}

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { CharacterId, FindRecord, PieceId, ReadingId } from '@pause/core';
-import type { Identification } from '@pause/core/advice/identify';
+import type { Identification, TellingCheck } from '@pause/core/advice/identify';
 import { changeContext, passOver, read, takeBack } from '../../../notebook/actions';
 import { useAct, useApp } from '../../../notebook/store';
 import { type Answer, cardKey } from '../card';
@@ -9,6 +9,8 @@ import { type Answer, cardKey } from '../card';
 export interface NextQuestion {
   /** Nothing where the guide knows no further look. */
   readonly character: CharacterId | undefined;
+  /** Two candidates that it tells apart, if it does. */
+  readonly apart: TellingCheck['apart'];
   /** Changes with each question. */
   readonly key: string;
   readonly answer: (answer: Answer) => void;
@@ -47,6 +49,7 @@ export function useNextQuestion(
     .find((r) => r.by === me && !isWithdrawn(r.id))?.id;
   return {
     character,
+    apart: identification?.checks.find((c) => c.character === character)?.apart,
     key: cardKey(character && { character }, readings.length + skips.length + later.length),
     answer: ({ value, sureness, note }) => {
       // Until it is kept the same question stays: a second tap on it is no second answer.

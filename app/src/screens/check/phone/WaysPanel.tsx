@@ -1,5 +1,7 @@
 import CircleSlash from 'lucide-react-native/icons/circle-slash';
 import Eye from 'lucide-react-native/icons/eye';
+import Feather from 'lucide-react-native/icons/feather';
+import Hand from 'lucide-react-native/icons/hand';
 import Layers from 'lucide-react-native/icons/layers';
 import ListChecks from 'lucide-react-native/icons/list-checks';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
@@ -7,13 +9,16 @@ import SkipForward from 'lucide-react-native/icons/skip-forward';
 import Wind from 'lucide-react-native/icons/wind';
 import { type ComponentType, type ReactNode, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { Button, colour, corner, space, stroke, Strong } from '../../../components';
+import { Button, colour, corner, space, stroke, Strong, typeSize } from '../../../components';
 import { t } from '../../../text/en/answer';
 
 export interface WaysPanelProps {
   /** Where two or more answers can be named. */
   readonly onSeveral: (() => void) | undefined;
-  readonly onNotOnThisPiece: () => void;
+  /** It cannot be told, and why. */
+  readonly onCantTell: (why: string) => void;
+  /** Whether it is asked by the nose. */
+  readonly smelled: boolean;
   readonly onPass: () => void;
   /** Where something is smelled. */
   readonly onCannotSmell: (() => void) | undefined;
@@ -29,7 +34,14 @@ export interface WaysPanelProps {
 type Page = 'note' | 'otherChecks' | 'pieces';
 
 /** What can be done with a question besides answering it. It stands where the answers do. */
-export function WaysPanel({ onSeveral, onNotOnThisPiece, onPass, onCannotSmell, ...props }: WaysPanelProps) {
+export function WaysPanel({
+  onSeveral,
+  onCantTell,
+  smelled,
+  onPass,
+  onCannotSmell,
+  ...props
+}: WaysPanelProps) {
   const [page, setPage] = useState<Page>();
   if (page)
     return (
@@ -41,7 +53,13 @@ export function WaysPanel({ onSeveral, onNotOnThisPiece, onPass, onCannotSmell, 
   return (
     <View role="group" aria-label={t.waysToAnswer} style={styles.grid}>
       {onSeveral ? <Way icon={ListChecks} label={t.unsureBetweenSeveral} onPress={onSeveral} /> : null}
-      <Way icon={CircleSlash} label={t.notOnThisPiece} onPress={onNotOnThisPiece} />
+      <Way icon={CircleSlash} label={t.notOnThisPiece} onPress={() => onCantTell(t.notOnThisPieceSentence)} />
+      {smelled ? (
+        <>
+          <Way icon={Feather} label={t.tooFaint} onPress={() => onCantTell(t.tooFaintSentence)} />
+          <Way icon={Hand} label={t.maybeMyFingers} onPress={() => onCantTell(t.maybeMyFingersSentence)} />
+        </>
+      ) : null}
       <Way icon={SkipForward} label={t.skipForNow} onPress={onPass} />
       {onCannotSmell ? <Way icon={Wind} label={t.cantSmellToday} onPress={onCannotSmell} /> : null}
       <Way icon={NotebookPen} label={t.notePhotoOrSketch} onPress={() => setPage('note')} />
@@ -68,7 +86,9 @@ function Way({ icon: Icon, label, onPress }: WayProps) {
       onPress={onPress}
       style={({ pressed }) => [styles.way, pressed && styles.pressed]}
     >
-      <Icon size={24} color={colour.ink} strokeWidth={2} />
+      <View style={styles.icon}>
+        <Icon size={24} color={colour.ink} strokeWidth={2} />
+      </View>
       <Strong style={styles.label}>{label}</Strong>
     </Pressable>
   );
@@ -80,10 +100,10 @@ const styles = StyleSheet.create({
   way: {
     flexGrow: 1,
     flexBasis: 150,
-    minHeight: 76,
+    minHeight: 64,
+    flexDirection: 'row',
     alignItems: 'center',
-    justifyContent: 'center',
-    gap: space.xs,
+    gap: space.s,
     padding: space.s,
     borderWidth: stroke.thin,
     borderColor: colour.ink,
@@ -91,5 +111,6 @@ const styles = StyleSheet.create({
     backgroundColor: colour.ground,
   },
   pressed: { backgroundColor: colour.shade },
-  label: { textAlign: 'center' },
+  icon: { width: 24 },
+  label: { flexShrink: 1, lineHeight: typeSize(20) },
 });
