@@ -217,7 +217,7 @@ describe('a file that is taken in', () => {
   test.each([
     ['{ "format": ', /^It is not JSON/],
     ['{ "format": "x" }', /^It is no export of Pause/],
-    ['a,b\n1,2', /^It is none of the formats/],
+    ['only a line', /^It is none of the formats/],
     ['{ "format": "pause-export/1", "own": [{ "kind": "readings" }] }', /^own\[0\]\./],
     ['kind,id,date\njar,find-0001,2026-09-14', /^line 2, kind: /],
     ['eventDate,scientificName\nnever,Boletus edulis', /^line 2, eventDate: /],

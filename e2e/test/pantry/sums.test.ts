@@ -116,7 +116,14 @@ test('the logbook goes out and comes in again, on another device and as another 
   )
     .getByText(/^It is no export of Pause/)
     .waitFor();
-  await (await takeIn(page, 'x.csv', 'a,b\n1,2')).getByText(/^It is none of the formats/).waitFor();
+  await (await takeIn(page, 'x.csv', 'only a line')).getByText(/^It is none of the formats/).waitFor();
+  // Of any other table somebody says which column is what; what is likely is chosen.
+  const said = await takeIn(page, 'own.csv', 'What,Seen,Where\nchanterelle,14.9.2026,Ridge end\n');
+  const columns = page.getByRole('group', { name: 'Which column is what?' });
+  expect(await columns.getByRole('button', { name: 'Take it in' }).isDisabled()).toBe(true);
+  await columns.getByRole('group', { name: 'Day' }).getByText('Seen', { exact: true }).click();
+  await columns.getByRole('button', { name: 'Take it in' }).click();
+  await said.getByText('3 entries were taken', { exact: false }).waitFor();
   await (
     await takeIn(page, 'x.csv', 'eventDate,scientificName\nyesterday,Vaccinium myrtillus')
   )

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { yearsOf, yearOf, type Year } from '@pause/core/formats/logbook';
@@ -17,18 +16,16 @@ import {
   Rule,
   Strong,
   SmallStrong,
-  Body,
-  Button,
 } from '../../components';
 import { weighingsOf } from '../../notebook/harvests';
 import { usePantry, type Pantry } from '../../notebook/pantry';
-import { useApp, useAct } from '../../notebook/store';
+import { useApp } from '../../notebook/store';
 import { useFinds } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { t } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { amountWords } from '../../text/pantry';
-import { saveLogbook, loadLogbook } from './files';
+import { LogbookFiles } from './LogbookFiles';
 import { Months } from './LogbookMonths';
 import { styles } from './logbookStyles';
 
@@ -83,7 +80,7 @@ export function LogbookScreen() {
           </View>
         </View>
       )}
-      <Files today={today} />
+      <LogbookFiles today={today} />
     </Screen>
   );
 }
@@ -171,35 +168,6 @@ function Taxa({ year: { taxa } }: { readonly year: Year }) {
             </View>
             <Rule />
           </View>
-        ))}
-      </View>
-    </View>
-  );
-}
-
-function Files({ today }: { readonly today: string }) {
-  const act = useAct();
-  const router = useRouter();
-  const [messages, setMessage] = useState<readonly string[]>([]);
-  const save = (format: 'json' | 'csv' | 'occurrences') => void act(saveLogbook(format, today));
-  return (
-    <View style={styles.block}>
-      <Heading>{t.allOfItAsFiles}</Heading>
-      <Body>{t.everythingThatIsOnThis}</Body>
-      <View style={styles.ways}>
-        <Button label={t.saveItWhole} tone="outline" onPress={() => save('json')} />
-        <Button label={t.asATable} tone="outline" onPress={() => save('csv')} />
-        <Button label={t.asOccurrences} tone="outline" onPress={() => save('occurrences')} />
-        <Button
-          label={t.takeAFileIn}
-          tone="outline"
-          onPress={() => void act(loadLogbook()).then(setMessage)}
-        />
-        <Button label={t.pantry} tone="plain" onPress={() => router.push('/pantry')} />
-      </View>
-      <View role="status" aria-label={t.whatWasTakenIn}>
-        {messages.map((line) => (
-          <SmallStrong key={line}>{line}</SmallStrong>
         ))}
       </View>
     </View>

@@ -1,5 +1,13 @@
 import { type Entry, type FindRecord, type PageRecord, applyEntry, sameValue } from '@pause/core';
-import { readOccurrences, TABLE_COLUMNS, type ReadFind, readTable } from '@pause/core/formats/logbook';
+import {
+  columnsOf,
+  type Matching,
+  readMatched,
+  readOccurrences,
+  TABLE_COLUMNS,
+  type ReadFind,
+  readTable,
+} from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
 import { now } from '../../notebook/add';
 import { newId } from '../../notebook/open';
@@ -13,10 +21,12 @@ import { t } from '../../text/en/pantry';
 export const MOST_LISTED = 6;
 export const AT_ONCE = 200;
 
-interface Taken {
+export interface Taken {
   readonly entries: readonly Entry[];
   /** What is to be said of it: what was left out, and why. */
   readonly remarks: readonly string[];
+  /** Its columns, where it is a table of which somebody has to say which column is what. */
+  readonly columns?: readonly string[];
 }
 
 /** What of a file is not here yet, as entries of this person. */
@@ -33,9 +43,20 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
       };
     }
     if (TABLE_COLUMNS.slice(0, 3).every((column) => head.includes(column))) return dispatch(fromTable(clean));
+    const columns = columnsOf(clean);
+    return columns.length > 0
+      ? { entries: [], remarks: [], columns }
+      : { entries: [], remarks: [t.itIsNoneOfThe] };
+  };
+}
+
+/** What of any other table is not here yet, once somebody said which column is what. */
+export function entriesOfTable(text: string, matching: Matching): Thunk<Promise<Taken>> {
+  return async (dispatch) => {
+    const { rows, problems } = readMatched(text, matching, guide);
     return {
-      entries: [],
-      remarks: [t.itIsNoneOfThe],
+      entries: await dispatch(findsFrom(rows)),
+      remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`),
     };
   };
 }

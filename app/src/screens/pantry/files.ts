@@ -1,4 +1,11 @@
-import { exportOf, toTable, tableOf, toDarwinCore, occurrencesOf } from '@pause/core/formats/logbook';
+import {
+  exportOf,
+  type Matching,
+  toTable,
+  tableOf,
+  toDarwinCore,
+  occurrencesOf,
+} from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
 import { saveFile, chooseFile } from '../../lib/files';
 import { add } from '../../notebook/add';
@@ -6,7 +13,7 @@ import { allFinds } from '../../notebook/repository/finds';
 import type { Thunk } from '../../notebook/store';
 import { t } from '../../text/en/pantry';
 import { memberName } from '../../text/people';
-import { entriesIn, AT_ONCE, MOST_LISTED } from './entriesIn';
+import { entriesIn, entriesOfTable, AT_ONCE, MOST_LISTED, type Taken } from './entriesIn';
 
 /** The whole logbook out of this device and into it, in open formats. */
 
@@ -35,13 +42,38 @@ export function saveLogbook(format: 'json' | 'csv' | 'occurrences', day: string)
 
 const MOST_BYTES = 60_000_000;
 
-/** Asks for a file, and takes what of it is not here yet. @returns what is to be said of it */
-export function loadLogbook(): Thunk<Promise<readonly string[]>> {
+/** A table that somebody brought, and its columns: which is what has to be said first. */
+export interface Table {
+  readonly text: string;
+  readonly columns: readonly string[];
+}
+
+/** What came of a file: what is to be said of it, or what has to be asked. */
+export interface Loaded {
+  readonly lines: readonly string[];
+  readonly table?: Table;
+}
+
+/** Asks for a file, and takes what of it is not here yet. */
+export function loadLogbook(): Thunk<Promise<Loaded>> {
   return async (dispatch) => {
     const file = await chooseFile('.json,.csv,application/json,text/csv');
-    if (!file) return [];
-    if (file.size > MOST_BYTES) return [t.itIsLargerThanMb(file.name, MOST_BYTES / 1e6)];
-    const { entries, remarks } = await dispatch(entriesIn(await file.text()));
+    if (!file) return { lines: [] };
+    if (file.size > MOST_BYTES) return { lines: [t.itIsLargerThanMb(file.name, MOST_BYTES / 1e6)] };
+    const text = await file.text();
+    const taken = await dispatch(entriesIn(text));
+    if (taken.columns) return { lines: [], table: { text, columns: taken.columns } };
+    return { lines: await dispatch(keep(taken)) };
+  };
+}
+
+/** Takes what of a table is not here yet. @returns what is to be said of it */
+export function loadTable({ text }: Table, matching: Matching): Thunk<Promise<readonly string[]>> {
+  return async (dispatch) => dispatch(keep(await dispatch(entriesOfTable(text, matching))));
+}
+
+function keep({ entries, remarks }: Taken): Thunk<Promise<readonly string[]>> {
+  return async (dispatch) => {
     let kept = 0;
     for (let at = 0; at < entries.length; at += AT_ONCE) {
       const some = entries.slice(at, at + AT_ONCE);

@@ -3,6 +3,7 @@ export * from './year';
 export * from './unfold';
 export * from './csv';
 export * from './occurrences';
-export * from './readOccurrences';
+export * from './otherTable';
+export { readOccurrences, type ReadFind } from './readOccurrences';
 export * from './table';
 export * from './readTable';

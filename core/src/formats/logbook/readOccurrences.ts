@@ -33,7 +33,12 @@ export function readOccurrences(text: string, guide: CompiledGuide): ReadRows<Re
   );
 }
 
-function readOccurrence(
+/**
+ * One row by its terms; nothing where it cannot be a find.
+ *
+ * @param byName - kinds of the guide by name, in small letters
+ */
+export function readOccurrence(
   row: Cells,
   byName: ReadonlyMap<string, CompiledTaxon>,
   say: Say,
@@ -67,9 +72,15 @@ function readOccurrence(
 const nameIn = ({ scientificName = '', verbatimIdentification = '' }: Cells): string =>
   scientificName.trim() || verbatimIdentification.trim();
 
-/** A day alone is taken as its noon: nobody wrote down the hour. */
+/** A day alone is taken as its noon: nobody wrote down the hour. With points it is day, month, year. */
 function readEventDate(cell: string, say: Say): Date | undefined {
-  const date = cell.trim();
+  const date = cell
+    .trim()
+    .replace(
+      /^(\d{1,2})\.\s?(\d{1,2})\.\s?(\d{4})$/,
+      (_, day: string, month: string, year: string) =>
+        `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`,
+    );
   const at = /^\d{4}-\d{2}-\d{2}$/.test(date)
     ? Date.parse(`${date}T12:00:00.000Z`)
     : /^\d{4}-\d{2}-\d{2}T/.test(date)
