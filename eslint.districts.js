@@ -17,7 +17,7 @@ const MAY_IMPORT = {
   outings: ['guide', 'case', 'verdict', 'notebook', 'season'],
   practice: ['lib', 'guide', 'case', 'verdict', 'advice', 'notebook', 'drawing'],
   upkeep: ['lib', 'guide', 'case', 'verdict', 'advice'],
-  formats: ['guide', 'harvest', 'notebook', 'pantry'],
+  formats: ['lib', 'guide', 'harvest', 'notebook', 'pantry'],
   questions: ['lib', 'guide', 'case', 'verdict', 'advice', 'upkeep'],
 };
 const DISTRICTS = Object.keys(MAY_IMPORT);

@@ -1,4 +1,4 @@
-import { columnsOf, likelyMatching, readMatched } from '../../src/formats/logbook';
+import { columnsOf, identified, likelyMatching, readMatched } from '../../src/formats/logbook';
 import { guide } from '../finds';
 
 const TABLE = [
@@ -47,4 +47,12 @@ test('without a column for the name nothing is read', () => {
   const { rows, problems } = readMatched(TABLE, { eventDate: 'Date' }, guide);
   expect(rows).toEqual([]);
   expect(problems).toEqual([{ field: 'file', reason: 'the column "scientificName" is not there' }]);
+});
+
+test('rows of one person have the same id whenever the file is read, and two that say the same have two', () => {
+  const { rows } = readMatched(TABLE, likelyMatching(columnsOf(TABLE)), guide);
+  const ids = (person: string) => identified([...rows, ...rows.slice(0, 1)], person).map(({ id }) => id);
+  expect(ids('mirel')).toEqual(ids('mirel'));
+  expect(new Set([...ids('mirel'), ...ids('tam')]).size).toBe(6);
+  for (const id of ids('mirel')) expect(id).toMatch(/^[A-Za-z0-9_-]{8,64}$/);
 });

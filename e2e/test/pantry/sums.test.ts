@@ -93,6 +93,8 @@ test('a first taste: one grown person, one thing at a time; a sign ends it and i
   await context.close();
 });
 
+const OWN_TABLE = 'What,Seen,Where\nchanterelle,14.9.2026,Ridge end\n';
+
 test('the logbook goes out and comes in again, on another device and as another person', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/logbook');
@@ -118,12 +120,18 @@ test('the logbook goes out and comes in again, on another device and as another 
     .waitFor();
   await (await takeIn(page, 'x.csv', 'only a line')).getByText(/^It is none of the formats/).waitFor();
   // Of any other table somebody says which column is what; what is likely is chosen.
-  const said = await takeIn(page, 'own.csv', 'What,Seen,Where\nchanterelle,14.9.2026,Ridge end\n');
+  const said = await takeIn(page, 'own.csv', OWN_TABLE);
   const columns = page.getByRole('group', { name: 'Which column is what?' });
   expect(await columns.getByRole('button', { name: 'Take it in' }).isDisabled()).toBe(true);
-  await columns.getByRole('group', { name: 'Day' }).getByText('Seen', { exact: true }).click();
-  await columns.getByRole('button', { name: 'Take it in' }).click();
+  const takeSeen = async () => {
+    await columns.getByRole('group', { name: 'Day' }).getByText('Seen', { exact: true }).click();
+    await columns.getByRole('button', { name: 'Take it in' }).click();
+  };
+  await takeSeen();
   await said.getByText('3 entries were taken', { exact: false }).waitFor();
+  await takeIn(page, 'own.csv', OWN_TABLE);
+  await takeSeen();
+  await said.getByText('Nothing in it is new here.').waitFor();
   await (
     await takeIn(page, 'x.csv', 'eventDate,scientificName\nyesterday,Vaccinium myrtillus')
   )

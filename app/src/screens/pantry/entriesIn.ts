@@ -1,6 +1,7 @@
 import { type Entry, type FindRecord, type PageRecord, applyEntry, sameValue } from '@pause/core';
 import {
   columnsOf,
+  identified,
   type Matching,
   readMatched,
   readOccurrences,
@@ -34,16 +35,16 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
   return async (dispatch) => {
     const clean = text.replace(/^\uFEFF/, '').trim();
     if (clean.startsWith('{')) return dispatch(fromExport(clean));
-    const head = clean.split(/\r?\n/, 1)[0] ?? '';
-    if (head.includes('scientificName')) {
+    const columns = columnsOf(clean);
+    if (['scientificName', 'eventDate'].every((column) => columns.includes(column))) {
       const { rows, problems } = readOccurrences(clean, guide);
       return {
         entries: await dispatch(findsFrom(rows)),
         remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`),
       };
     }
-    if (TABLE_COLUMNS.slice(0, 3).every((column) => head.includes(column))) return dispatch(fromTable(clean));
-    const columns = columnsOf(clean);
+    if (TABLE_COLUMNS.slice(0, 3).every((column) => columns.includes(column)))
+      return dispatch(fromTable(clean));
     return columns.length > 0
       ? { entries: [], remarks: [], columns }
       : { entries: [], remarks: [t.itIsNoneOfThe] };
@@ -158,8 +159,8 @@ function findsFrom(rows: readonly ReadFind[]): Thunk<Promise<Entry[]>> {
   return async (dispatch, getState) => {
     const person = getState().me.person?.id ?? '';
     const entries: Entry[] = [];
-    for (const row of rows) {
-      const { id = newId(), startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } = row;
+    for (const row of identified(rows, person)) {
+      const { id, startedAt, kingdom, taxon, bodyPlan, placeNote, note, position } = row;
       const { verbatimIdentification } = row;
       if (await dispatch(currentFind(id))) continue;
       const at = dispatch(now());

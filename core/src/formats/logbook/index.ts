@@ -4,6 +4,6 @@ export * from './unfold';
 export * from './csv';
 export * from './occurrences';
 export * from './otherTable';
-export { readOccurrences, type ReadFind } from './readOccurrences';
+export { identified, readOccurrences, type ReadFind } from './readOccurrences';
 export * from './table';
 export * from './readTable';

@@ -1,5 +1,6 @@
 import type { CompiledGuide, CompiledTaxon } from '../../guide';
 import { Kingdom } from '../../guide';
+import { contentHash } from '../../lib/canonical';
 import { type Cells, csvRows, readRows, type ReadRows, type Say } from './csv';
 
 /** Reads occurrences of Darwin Core as finds. */
@@ -31,6 +32,24 @@ export function readOccurrences(text: string, guide: CompiledGuide): ReadRows<Re
   return readRows(csvRows(text, ['eventDate', 'scientificName']), (row, say) =>
     readOccurrence(row, byName, say),
   );
+}
+
+/**
+ * A find without an id gets one from who takes it in, from what it says, and from how often a row before it said
+ * the same: the same file, read again, brings nothing new.
+ */
+export function identified(
+  finds: readonly ReadFind[],
+  person: string,
+): readonly (ReadFind & { readonly id: string })[] {
+  const times = new Map<string, number>();
+  return finds.map((find) => {
+    if (find.id !== undefined) return { ...find, id: find.id };
+    const content = contentHash({ ...find, person });
+    const nth = (times.get(content) ?? 0) + 1;
+    times.set(content, nth);
+    return { ...find, id: `row-${content.slice(0, 32)}-${nth}` };
+  });
 }
 
 /**
