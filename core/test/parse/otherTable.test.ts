@@ -43,6 +43,12 @@ test('rows become finds, by names in any language; what cannot be used is named 
   expect(problems.map(({ field }) => field)).toEqual(['line 4, kingdom', 'line 5, Date']);
 });
 
+test('a heading with a space behind it is the same heading', () => {
+  const spaced = 'Name ,Date \nchanterelle,2026-09-14\n';
+  const { rows, problems } = readMatched(spaced, likelyMatching(columnsOf(spaced)), guide);
+  expect([rows.length, problems]).toEqual([1, []]);
+});
+
 test('without a column for the name nothing is read', () => {
   const { rows, problems } = readMatched(TABLE, { eventDate: 'Date' }, guide);
   expect(rows).toEqual([]);

@@ -3,10 +3,12 @@ import {
   columnsOf,
   identified,
   type Matching,
+  NEEDED_TERMS,
   readMatched,
   readOccurrences,
   TABLE_COLUMNS,
   type ReadFind,
+  type ReadRows,
   readTable,
 } from '@pause/core/formats/logbook';
 import { guide } from '../../deciding/guide';
@@ -36,13 +38,8 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
     const clean = text.replace(/^\uFEFF/, '').trim();
     if (clean.startsWith('{')) return dispatch(fromExport(clean));
     const columns = columnsOf(clean);
-    if (['scientificName', 'eventDate'].every((column) => columns.includes(column))) {
-      const { rows, problems } = readOccurrences(clean, guide);
-      return {
-        entries: await dispatch(findsFrom(rows)),
-        remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`),
-      };
-    }
+    if (NEEDED_TERMS.every((column) => columns.includes(column)))
+      return dispatch(takenFrom(readOccurrences(clean, guide)));
     if (TABLE_COLUMNS.slice(0, 3).every((column) => columns.includes(column)))
       return dispatch(fromTable(clean));
     return columns.length > 0
@@ -53,14 +50,17 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
 
 /** What of any other table is not here yet, once somebody said which column is what. */
 export function entriesOfTable(text: string, matching: Matching): Thunk<Promise<Taken>> {
-  return async (dispatch) => {
-    const { rows, problems } = readMatched(text, matching, guide);
-    return {
-      entries: await dispatch(findsFrom(rows)),
-      remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`),
-    };
-  };
+  return takenFrom(readMatched(text, matching, guide));
 }
+
+function takenFrom({ rows, problems }: ReadRows<ReadFind>): Thunk<Promise<Taken>> {
+  return async (dispatch) => ({
+    entries: await dispatch(findsFrom(rows)),
+    remarks: problems.map(problemLine),
+  });
+}
+
+const problemLine = ({ field, reason }: ReadRows<unknown>['problems'][number]) => `${field}: ${reason}.`;
 
 /** An export: everything of this person's own that is not here. What others recorded stays theirs. */
 function fromExport(text: string): Thunk<Promise<Taken>> {
@@ -230,6 +230,6 @@ function fromTable(text: string): Thunk<Promise<Taken>> {
         ),
       );
     }
-    return { entries, remarks: problems.map(({ field, reason }) => `${field}: ${reason}.`) };
+    return { entries, remarks: problems.map(problemLine) };
   };
 }

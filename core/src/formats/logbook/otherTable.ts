@@ -38,7 +38,7 @@ const OFTEN_CALLED: Readonly<Record<TakenTerm, readonly string[]>> = {
 export function columnsOf(text: string): readonly string[] {
   const head = text.replace(/^\uFEFF/, '').split(/\r?\n/, 1)[0] ?? '';
   const [row] = Papa.parse<string[]>(head).data;
-  const columns = (row ?? []).map((column) => column.trim()).filter((column) => column !== '');
+  const columns = (row ?? []).filter((column) => column.trim() !== '');
   return columns.length > 1 && new Set(columns).size === columns.length ? columns : [];
 }
 
@@ -84,6 +84,6 @@ function namesOf(guide: CompiledGuide): ReadonlyMap<string, CompiledTaxon> {
       all.set(name.toLowerCase(), known.add(one));
     }
   return new Map(
-    [...all].flatMap(([name, taxa]) => [...taxa].slice(0, taxa.size === 1 ? 1 : 0).map((one) => [name, one])),
+    [...all].flatMap(([name, [only, ...others]]) => (only && others.length === 0 ? [[name, only]] : [])),
   );
 }
