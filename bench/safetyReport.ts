@@ -39,11 +39,11 @@ export async function all(
       });
       child.on('error', reject);
       child.on('exit', (code) => {
-        if (code) reject(new Error(`a share ended with ${code}`));
+        reject(new Error(`a worker ended with ${code} before its share was done`));
       });
       take();
     });
-  const program = fileURLToPath(import.meta.url);
+  const program = fileURLToPath(new URL('safety.ts', import.meta.url));
   await Promise.all(Array.from({ length: availableParallelism() }, () => work(fork(program))));
   return came.flatMap((one) => one ?? []);
 }
