@@ -212,6 +212,18 @@ export function passOver(find: string, piece: PieceId, character: CharacterId): 
     dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
 }
 
+/** Leaves a find that has no name, now or until later. */
+export function leaveUnnamed(find: string, choice: 'leave' | 'later'): Thunk<Promise<boolean>> {
+  return (dispatch) =>
+    dispatch(
+      add({
+        kind: 'decisions',
+        find,
+        body: { id: newId(), at: dispatch(now()), choice, by: dispatch(person()) },
+      }),
+    );
+}
+
 /** The person's own decision, with the verdict it was made on; that may be on record already. */
 export function recordDecision(
   find: string,

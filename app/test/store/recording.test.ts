@@ -1,7 +1,7 @@
 /** Finds and answers as the store records, shows and judges them. */
 import '../guide';
 import { FindRecord } from '@pause/core/notebook';
-import { changeContext, recordDecision, takeBack } from '../../src/notebook/actions';
+import { changeContext, leaveUnnamed, recordDecision, takeBack } from '../../src/notebook/actions';
 import { loadMe, loadFind } from '../../src/notebook/open';
 import { rig } from '../rig';
 import { started } from '../rig/started';
@@ -58,6 +58,16 @@ test('a decision goes with the verdict that it was made on', async () => {
   const record = FindRecord.parse(it.records.get(it.id));
   expect(record.decisions[0]?.verdict).toBe(record.verdicts[0]?.id);
   expect(record.verdicts[0]?.verdict).toEqual(it.find().evaluation!.verdict);
+});
+
+test('a find is left without a verdict', async () => {
+  const it = await started();
+  await it.store.dispatch(leaveUnnamed(it.id, 'leave'));
+  await it.atRest();
+  expect(FindRecord.parse(it.records.get(it.id))).toMatchObject({
+    verdicts: [],
+    decisions: [{ choice: 'leave' }],
+  });
 });
 
 test('changes of a context in quick succession are all kept, and one withdrawn stays withdrawn', async () => {

@@ -53,14 +53,20 @@ export const NewVerdict = z.strictObject({
     guide: z.strictObject({ id: z.string(), version: z.string() }),
   }) as unknown as z.ZodType<Verdict>,
 });
-export const NewDecision = z.strictObject({
-  id,
-  at: Instant,
-  verdict: id,
-  choice: Choice,
-  reason: z.string().trim().min(1).max(500).optional(),
-  by: person,
-});
+/** A find without a name has no verdict; it can be left, now or until later, and never collected. */
+export const NewDecision = z
+  .strictObject({
+    id,
+    at: Instant,
+    verdict: id.optional(),
+    choice: Choice,
+    reason: z.string().trim().min(1).max(500).optional(),
+    by: person,
+  })
+  .refine(({ verdict, choice }) => verdict !== undefined || choice !== 'collect', {
+    path: ['verdict'],
+    error: 'nothing is collected without a verdict',
+  });
 /** An adult of the group agrees that a young member collects on this verdict. */
 export const NewConsent = z.strictObject({ id, at: Instant, verdict: id, by: person });
 export const NewEdit = Edit;

@@ -50,6 +50,11 @@ test('without a name: stage and five looks without a scroll, then the right name
     .getByText(/^Bilberry/)
     .first()
     .waitFor();
+  // What stays without a name can be left, and is on record as left.
+  await thumb.hold(button(page, /^I leave it/));
+  await page.getByText(/ · without a name$/).waitFor();
+  const { decisions } = await onRecord(page, findOn(page), (record) => record.decisions.length > 0);
+  expect(decisions).toMatchObject([{ choice: 'leave' }]);
   await close();
 });
 

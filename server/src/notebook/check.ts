@@ -126,7 +126,7 @@ const CHECKS: {
       : wrong('by', 'only an adult of the group can agree');
   },
   decisions: (body, around) => [
-    ...isVerdict(around, body.verdict),
+    ...(body.verdict === undefined ? [] : isVerdict(around, body.verdict)),
     ...isSigned(around, body.by),
     ...checkChoice(body, around),
   ],

@@ -108,7 +108,7 @@ async function addConsents(
   streams: readonly string[],
 ): Promise<void> {
   const chosen = entries.flatMap((entry) =>
-    entry.kind === 'decisions' && entry.body.choice === 'collect' ? [entry.body.verdict] : [],
+    entry.kind === 'decisions' && entry.body.choice === 'collect' ? (entry.body.verdict ?? []) : [],
   );
   if (chosen.length === 0) return;
   const { rows } = await sql<{

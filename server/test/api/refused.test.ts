@@ -97,6 +97,13 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
       422,
       'verdict',
     ],
+    [
+      'collecting without a verdict',
+      'decisions',
+      () => ({ id: randomUUID(), at: at(3), choice: 'collect', reason: 'It looks right.', by: PERSON }),
+      422,
+      'verdict',
+    ],
   ])('%s', async (_, path, body, status, field) => {
     const begun = await begin();
     const before = await counts();
@@ -144,6 +151,13 @@ describe('what is wrong is refused with its field, and nothing is stored', () =>
       verdict: { ...verdict, guide: { id: 'elsewhere', version: guide.version } },
     });
     expect(elsewhere).toMatchObject({ status: 422, body: { errors: [{ field: 'verdict.guide.id' }] } });
+  });
+
+  test('what has no verdict can be left', async () => {
+    const { find } = await begin();
+    const left = { id: randomUUID(), at: at(91), choice: 'leave', by: PERSON };
+    expect((await post(`/finds/${find}/decisions`, left)).status).toBe(201);
+    expect((await record(find)).decisions).toMatchObject([{ choice: 'leave' }]);
   });
 
   test('collecting against the verdict without a reason', async () => {

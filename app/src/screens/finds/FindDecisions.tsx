@@ -71,7 +71,9 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
     <View role="list" aria-label={t.decisions} style={styles.decisions}>
       {[...record.decisions].reverse().map((decision) => {
         const verdict = record.verdicts.find((v) => v.id === decision.verdict)?.verdict;
-        const outcome = verdict?.outcome ?? 'pause';
+        // What has no name can only be left.
+        const outcome = verdict?.outcome ?? (decision.choice === 'leave' ? 'leave' : 'pause');
+        const moment = momentWords(new Date(decision.at));
         const odds = decision.choice === 'collect' && outcome !== 'collect';
         return (
           <View key={decision.id} role="listitem" style={styles.decision}>
@@ -85,7 +87,9 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
                 {odds ? t.againstTheVerdict(CHOICE[decision.choice]) : CHOICE[decision.choice]}
               </Heading>
               <Small soft>
-                {t.theVerdictWas(momentWords(new Date(decision.at)), OUTCOME[outcome].toLowerCase())}
+                {decision.verdict === undefined
+                  ? t.withoutAName(moment)
+                  : t.theVerdictWas(moment, OUTCOME[outcome].toLowerCase())}
               </Small>
               {decision.reason ? <Body>“{decision.reason}”</Body> : null}
             </View>

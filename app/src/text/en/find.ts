@@ -51,6 +51,7 @@ export const t = messages('find', {
   nobodyHasDecidedYet: 'Nobody has decided yet.',
   decisions: 'Decisions',
   againstTheVerdict: (choice: string) => `${choice}, against the verdict`,
+  withoutAName: (moment: string) => `${moment} · without a name`,
   theVerdictWas: (moment: string, text: string) => `${moment} · the verdict was ${text}`,
   stage: 'Stage',
   condition: 'Condition',

@@ -39,6 +39,7 @@ export const t = messages('naming', {
   aLikelyNameProves: (names: string) => `${names}A likely name proves nothing: only the check rules out.`,
   notInTheGuide: 'Not in the guide',
   howLikelyEachIs: 'How likely each is',
+  whatHasNoName: 'What has no name is never collected. Leaving costs nothing.',
   hideTheCandidates: 'Hide the candidates',
   showAllCandidates: 'Show all candidates',
 });

@@ -15,7 +15,7 @@ export interface KindOfEntry<K extends FindKind> {
   /** What the record holds of this kind, as entries again, without kind and find. */
   readonly unfold: (record: FindRecord) => readonly Omit<EntryOf<K>, 'kind' | 'find' | 'page'>[];
   /** What has to be on record before it. */
-  readonly needs?: (body: BodyOf<K>) => readonly [kind: FindKind, id: string];
+  readonly needs?: (body: BodyOf<K>) => readonly [kind: FindKind, id: string] | undefined;
   /** A verdict is worked out from it. */
   readonly isOfCase: boolean;
   /** It can change what was decided. */

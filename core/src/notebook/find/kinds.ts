@@ -186,7 +186,7 @@ export const FIND_KINDS: { readonly [K in FindKind]: KindOfEntry<K> } = {
       decisions: placedAll(record.decisions, entries.map(stamped), idOf),
     }),
     unfold: ({ decisions }) => decisions.map(unstamped),
-    needs: ({ verdict }) => ['verdicts', verdict],
+    needs: ({ verdict }) => (verdict === undefined ? undefined : ['verdicts', verdict]),
     isOfCase: false,
     movesDecision: true,
     isOverruled: true,

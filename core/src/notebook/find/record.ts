@@ -19,7 +19,8 @@ export type Choice = z.infer<typeof Choice>;
 export const Decision = z.strictObject({
   id,
   at: Instant,
-  verdict: id,
+  /** What it was decided on; a find without a name has no verdict, and can only be left. */
+  verdict: id.optional(),
   choice: Choice,
   reason: z.string().optional(),
   by: z.string(),

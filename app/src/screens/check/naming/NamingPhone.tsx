@@ -8,6 +8,7 @@ import { Seen } from '../Seen';
 import type { Follow } from '../useToCard';
 import { CandidatesBand } from './CandidatesBand';
 import { DangerStrip } from './DangerStrip';
+import { LeaveUnnamed } from './LeaveUnnamed';
 import { whichFind } from './whichFind';
 
 interface NamingPhoneProps {
@@ -41,6 +42,7 @@ export function NamingPhone({
       <Small soft>{whichFind(record)}</Small>
       <Heading>{t.seen}</Heading>
       <Seen record={record} slips />
+      <LeaveUnnamed record={record} />
     </PhoneScreen>
   );
 }

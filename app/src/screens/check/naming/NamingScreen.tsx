@@ -32,6 +32,7 @@ import { StageFirst, useStageFirst } from '../StageFirst';
 import { useToCard } from '../useToCard';
 import { Candidates } from './Candidates';
 import { DangerStrip } from './DangerStrip';
+import { LeaveUnnamed } from './LeaveUnnamed';
 import { NamingPhone } from './NamingPhone';
 import { styles } from './namingStyles';
 import { useIdentification } from './useIdentification';
@@ -103,6 +104,7 @@ function NamingPanes({ record, question, candidates, strip }: PanesProps) {
     <>
       <Heading>{t.seen}</Heading>
       <Seen record={record} slips />
+      <LeaveUnnamed record={record} />
     </>
   );
   if (tablet)
