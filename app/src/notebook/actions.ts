@@ -7,11 +7,9 @@ import type {
   PieceId,
   ReadingId,
   Edit,
-  Verdict,
   CharacterId,
   ReadingValue,
   Sureness,
-  Choice,
 } from '@pause/core';
 import { now, add, addMade } from './add';
 import { newId, person } from './open';
@@ -137,24 +135,6 @@ export function write(find: string, ...written: readonly Overwrite[]): Thunk<Pro
     );
 }
 
-/** An adult of the group agrees that a young member collects on this verdict. */
-export function consent(find: string, verdict: string): Thunk<Promise<boolean>> {
-  return (dispatch) =>
-    dispatch(
-      add({
-        kind: 'consents',
-        find,
-        body: { id: newId(), at: dispatch(now()), verdict, by: dispatch(person()) },
-      }),
-    );
-}
-
-/** Puts a verdict on record, to be asked about. */
-export function recordVerdict(find: string, verdict: Verdict): Thunk<Promise<boolean>> {
-  return (dispatch) =>
-    dispatch(add({ kind: 'verdicts', find, body: { id: newId(), at: dispatch(now()), verdict } }));
-}
-
 export function changeTarget(find: string, taxon: TaxonId): Thunk<Promise<boolean>> {
   return (dispatch) =>
     dispatch(add({ kind: 'targets', find, body: { id: newId(), at: dispatch(now()), taxon } }));
@@ -210,48 +190,4 @@ export function putForwardAgain(
 export function passOver(find: string, piece: PieceId, character: CharacterId): Thunk<Promise<boolean>> {
   return (dispatch) =>
     dispatch(add({ kind: 'skips', find, body: { id: newId(), at: dispatch(now()), piece, character } }));
-}
-
-/** Leaves a find that has no name, now or until later. */
-export function leaveUnnamed(find: string, choice: 'leave' | 'later'): Thunk<Promise<boolean>> {
-  return (dispatch) =>
-    dispatch(
-      add({
-        kind: 'decisions',
-        find,
-        body: { id: newId(), at: dispatch(now()), choice, by: dispatch(person()) },
-      }),
-    );
-}
-
-/** The person's own decision, with the verdict it was made on; that may be on record already. */
-export function recordDecision(
-  find: string,
-  verdict: Verdict,
-  choice: Choice,
-  reason?: string,
-  onRecord?: string,
-): Thunk<Promise<boolean>> {
-  return (dispatch) => {
-    const id = onRecord ?? newId();
-    return dispatch(
-      add(
-        ...(onRecord === undefined
-          ? [{ kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } } as const]
-          : []),
-        {
-          kind: 'decisions',
-          find,
-          body: {
-            id: newId(),
-            at: dispatch(now()),
-            verdict: id,
-            choice,
-            by: dispatch(person()),
-            ...(reason ? { reason } : {}),
-          },
-        },
-      ),
-    );
-  };
 }

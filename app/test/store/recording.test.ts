@@ -1,7 +1,8 @@
 /** Finds and answers as the store records, shows and judges them. */
 import '../guide';
 import { FindRecord } from '@pause/core/notebook';
-import { changeContext, leaveUnnamed, recordDecision, takeBack } from '../../src/notebook/actions';
+import { changeContext, takeBack } from '../../src/notebook/actions';
+import { leaveUnnamed, recordDecision } from '../../src/notebook/decisions';
 import { loadMe, loadFind } from '../../src/notebook/open';
 import { rig } from '../rig';
 import { started } from '../rig/started';

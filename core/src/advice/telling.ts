@@ -28,8 +28,8 @@ export interface TellingCheck {
   readonly apart?: readonly [TaxonId, TaxonId];
 }
 
-/** Of so many candidates it is said which a check tells apart, if each is at least so likely. */
-const LIKELY = { most: 12, least: 0.002 };
+/** Of so many candidates it is said which a check tells apart, if each is at least this share of the likeliest. */
+const LIKELY = { most: 12, share: 0.1 };
 
 /** What confusing it costs, for choosing what to look at next. */
 const DANGER_WEIGHT: Readonly<Record<HarmGrade, number>> = { none: 1, unpleasant: 1, serious: 2, deadly: 4 };
@@ -50,8 +50,8 @@ export function tellingChecks(
   const before = entropy(probabilities, weights);
   const likely = taxa
     .map((taxon, i) => ({ taxon, p: probabilities[i] ?? 0 }))
-    .filter(({ p }) => p >= LIKELY.least)
     .sort((a, b) => b.p - a.p)
+    .filter(({ p }, _, sorted) => p >= LIKELY.share * (sorted[0]?.p ?? 0))
     .slice(0, LIKELY.most)
     .map(({ taxon }) => taxon);
   const telling = guide.characters

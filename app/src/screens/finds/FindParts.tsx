@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { type FindRecord, blindAsk } from '@pause/core';
 import { Small, Strong, Button, OutcomeMark, colour, Body } from '../../components';
-import { consent } from '../../notebook/actions';
+import { consent } from '../../notebook/decisions';
 import { useApp, useAct } from '../../notebook/store';
 import { t } from '../../text/en/find';
 import { sentences } from '../../text/messages';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import { Body, Heading } from '../../../components';
-import { leaveUnnamed } from '../../../notebook/actions';
+import { leaveUnnamed } from '../../../notebook/decisions';
 import { useAct } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
 import { t as verdictText } from '../../../text/en/verdict';

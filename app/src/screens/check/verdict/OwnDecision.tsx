@@ -4,7 +4,7 @@ import { View, TextInput } from 'react-native';
 import { type FindRecord, type Verdict, type Choice, sameValue } from '@pause/core';
 import { Heading, Body, Strong, colour, Button, Small } from '../../../components';
 import { guide } from '../../../deciding/guide';
-import { recordDecision, recordVerdict } from '../../../notebook/actions';
+import { recordDecision, recordVerdict } from '../../../notebook/decisions';
 import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/verdict';
 import { OUTCOME } from '../../../text/names';
