@@ -12,12 +12,12 @@ export const questionOn = async (page: Page): Promise<string> =>
     .first()
     .textContent()) ?? '';
 
-/** The middle of what is usual of a number that a question asks for; lengths in centimetres. */
+/** The middle of what is usual of a number that a question asks for; lengths in millimetres. */
 function numberFor(
   target: string,
   stage: string,
   question: string,
-): { readonly text: string; readonly counted: boolean } | undefined {
+): { readonly middle: number; readonly counted: boolean } | undefined {
   const asked = guide.characters.find(({ character }) => character.question === question);
   const known =
     asked &&
@@ -26,9 +26,8 @@ function numberFor(
       ?.atStage.get(asked.index)
       ?.get(stage as never);
   if (known?.kind !== 'number') return undefined;
-  const middle = (known.usual[0] + known.usual[1]) / 2;
-  const counted = asked?.character.kind === 'count';
-  return { text: String(counted ? Math.round(middle) : Math.round(middle) / 10), counted };
+  const middle = Math.round((known.usual[0] + known.usual[1]) / 2);
+  return { middle, counted: asked?.character.kind === 'count' };
 }
 
 /**
@@ -54,9 +53,10 @@ export async function answerQuestion(
     );
   else if (number === undefined) await unseen();
   else {
-    await thumb.type(page.getByLabel(number.counted ? 'Count' : 'Measure'), number.text);
-    const cm = page.getByRole('radio', { name: 'cm', exact: true });
-    if (!number.counted && !(await cm.isChecked())) await thumb.tap(cm);
+    const { middle, counted } = number;
+    // In the unit that is chosen already.
+    const inMm = counted || (await page.getByRole('radio', { name: 'mm', exact: true }).isChecked());
+    await thumb.type(page.getByLabel(counted ? 'Count' : 'Measure'), String(inMm ? middle : middle / 10));
     await thumb.tap(page.getByRole('button', { name: 'Record it', exact: true }));
   }
   await onceSeen(page, before);

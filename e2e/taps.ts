@@ -13,6 +13,7 @@ export interface Path {
   readonly target: string;
   readonly taps: number;
   readonly scrolls: number;
+  readonly lifts: number;
   /** Of them, answers to checks. */
   readonly answers: number;
   readonly outcome: string;
@@ -64,6 +65,7 @@ export async function shortestPath(
     target,
     taps: thumb.taps(),
     scrolls: thumb.scrolls(),
+    lifts: thumb.lifts(),
     answers,
     outcome: await outcome(page),
     seconds: (Date.now() - start) / 1000,

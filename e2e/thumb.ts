@@ -5,6 +5,8 @@ export const IN_BROWSER = { width: 390, height: 664 };
 /** One scroll by a thumb: half of the screen. */
 const SCROLL = 330;
 const MOST_SCROLLS = 80;
+/** Above this a thumb has to leave its place: the upper third of the screen. */
+const WITHIN_REACH = IN_BROWSER.height / 3;
 const SETTLE_MS = 60;
 /** A screen that looks alike so many times in a row is at rest; one that only was scrolled, sooner. */
 const AT_REST = 8;
@@ -15,6 +17,8 @@ export interface Thumb {
   readonly page: Page;
   readonly taps: () => number;
   readonly scrolls: () => number;
+  /** Of the taps, those for which the thumb has to leave its place at the lower edge. */
+  readonly lifts: () => number;
   /** Scrolls to something until all of it that fits is on the screen, without touching it. */
   readonly see: (what: Locator) => Promise<void>;
   readonly tap: (what: Locator) => Promise<void>;
@@ -50,7 +54,7 @@ async function outOfSight(one: Locator, atRest = AT_REST): Promise<number> {
 }
 
 export function thumbOf(page: Page): Thumb {
-  let [taps, scrolls] = [0, 0];
+  let [taps, scrolls, lifts] = [0, 0, 0];
   const see = async (what: Locator) => {
     const one = what.first();
     await one.waitFor({ state: 'attached' });
@@ -64,15 +68,22 @@ export function thumbOf(page: Page): Thumb {
     }
     throw new Error(`not to be scrolled to: ${String(what)}`);
   };
+  /** Counts a touch of what is in view. */
+  const count = async (what: Locator) => {
+    const box = await what.first().boundingBox();
+    taps += 1;
+    if (box && box.y + box.height / 2 < WITHIN_REACH) lifts += 1;
+  };
   const tap = async (what: Locator) => {
     await see(what);
+    await count(what);
     await what.first().click();
-    taps += 1;
   };
   return {
     page,
     taps: () => taps,
     scrolls: () => scrolls,
+    lifts: () => lifts,
     see,
     tap,
     type: async (what, text) => {
@@ -82,11 +93,11 @@ export function thumbOf(page: Page): Thumb {
     },
     hold: async (what) => {
       await see(what);
+      await count(what);
       await what.first().hover();
       await page.mouse.down();
       await page.waitForTimeout(1200);
       await page.mouse.up();
-      taps += 1;
     },
   };
 }

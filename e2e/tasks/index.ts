@@ -12,6 +12,7 @@ export interface Counted {
   readonly name: string;
   readonly taps: number;
   readonly scrolls: number;
+  readonly lifts: number;
   readonly errors: readonly string[];
 }
 
@@ -24,7 +25,7 @@ export async function doTask(rig: Rig, { name, run }: Task): Promise<Counted> {
     await page.locator('a[href="/find/demo-find-2"]').waitFor();
     const thumb = thumbOf(page);
     await run(thumb, rig);
-    return { name, taps: thumb.taps(), scrolls: thumb.scrolls(), errors };
+    return { name, taps: thumb.taps(), scrolls: thumb.scrolls(), lifts: thumb.lifts(), errors };
   } finally {
     await context.close();
   }
