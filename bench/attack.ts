@@ -74,11 +74,11 @@ async function attacked(attack: string, work: () => Promise<string>): Promise<vo
 
 await attacked('Stamps that tell no time, decisions dated year 9999, in the group’s notebook', async () => {
   const { find } = await begun(mallory, { group });
-  const told = await tell(mallory, note(find, mallory, 'x', { stamp: '9999-99-99T99:99:99.999Z-0000-x' }), {
+  const answer = await tell(mallory, note(find, mallory, 'x', { stamp: '9999-99-99T99:99:99.999Z-0000-x' }), {
     ...note(find, mallory),
     body: { ...note(find, mallory).body, at: '9999-12-31T23:59:59.999Z' },
   });
-  return counts(told);
+  return counts(answer);
 });
 
 await attacked('620 verdicts, each filled with 980 kB', async () => {

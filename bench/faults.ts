@@ -76,7 +76,7 @@ alone: \`npm run bench:faults -- --seed 2\`.
 
 Each run has ${size.devices} members of one group. ${size.hostile} of them mean harm; every other device is
 the application's own store and its own notebook in IndexedDB (in memory, fake-indexeddb), talking HTTP to a real server
-process in front of a real PostgreSQL. ${size.readings} readings are told on finds that all of them know,
+process in front of a real PostgreSQL. ${size.readings} readings are made on finds that all of them know,
 with notes and growth conditions that several write over, while ${size.faults}
 faults are made to happen at places that the seed decides, and the hostile ones send what no application
 would. At the end the connection comes back for all, everybody tells one reading more, and:
@@ -95,7 +95,7 @@ ${reports
   )
   .join('\n')}
 
-Fewer are acknowledged than told: a reading of a find that the device has not heard of yet is not made, and
+Fewer are acknowledged than planned: a reading of a find that the device has not heard of yet is not made, and
 one during which the tab was killed was never said to be kept (it may be
 at the server all the same).
 
@@ -111,7 +111,7 @@ ${ATTACKS.map(
   (attack) => `| ${ATTACK_WORDS[attack]} | ${reports.map((r) => r.attacked[attack] ?? 0).join(' | ')} |`,
 ).join('\n')}
 
-A short run is among the tests, and so is one with a device that keeps nothing of what it is told, to see
+A short run is among the tests, and so is one with a device that keeps nothing of what it receives, to see
 that it would be noticed.
 
 What was found by it and mended: a connection to the database that broke while a query was under way ended

@@ -114,7 +114,7 @@ async function run(): Promise<void> {
     (row) =>
       `| ${row.finds.toLocaleString('en')} | ${row.batches.toLocaleString('en')} | ` +
       `${row.touched.toLocaleString('en')} | ${row.causes.toLocaleString('en')} | ` +
-      `${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.told * 1000)} | ` +
+      `${row.found.toLocaleString('en')} | ${seconds(row.quick * 1000)} | ${seconds(row.telling * 1000)} | ` +
       `${seconds(row.anew * 1000)} | the same |`,
   );
   const text = `# Recall
@@ -122,7 +122,7 @@ async function run(): Promise<void> {
 *Written by \`npm run bench:recall\`.*
 
 What was gathered, made, eaten and given knows what it comes from (\`core/src/pantry/descent.ts\`).
-Something no longer stands when the guide is corrected, a reading is taken back or told anew, the group's
+Something no longer stands when the guide is corrected, a reading is taken back or made anew, the group's
 rules change, who decided decides otherwise, or a dangerous stray is found (\`core/src/recall\`). Then
 everything that descends from it is found, each thing once, with all its causes, the way by which it comes
 from the first of them, and what to do: what only lies in a basket can be gone through again; what was cut,
@@ -146,10 +146,10 @@ Both grow with how much there is.
 
 ## The same on the server
 
-The same correction on the server, where finds are kept as devices told them, in PostgreSQL. What the
+The same correction on the server, where finds are kept as devices sent them, in PostgreSQL. What the
 difference between two versions cannot touch is passed over without being read: of every find that was
 collected the server keeps what was read of it, and compares only what differs (\`movedBy\`). Beside it
-every find is read and decided anew. Telling is what one person who has all of it is told.
+every find is read and decided anew. Telling is all recalls of one person to whom all of it belongs.
 
 | finds | batches | touched | no longer stand | found again | asking what is touched | telling | everything anew | result |
 |---|---|---|---|---|---|---|---|---|

@@ -11,7 +11,7 @@ import { actorOf } from '../server/src/access';
 import { recallsFor, recheckAll } from '../server/src/recall';
 
 /**
- * The same on the server: finds as they are told by a device, kept in PostgreSQL as many times over as asked
+ * The same on the server: finds as a device sends them, kept in PostgreSQL as many times over as asked
  * for, with harvests, batches and meals that descend from them.
  */
 
@@ -28,13 +28,13 @@ export interface ServerRow {
    */
   readonly quick: number;
   readonly anew: number;
-  readonly told: number;
+  readonly telling: number;
 }
 
 const at = (second: number) => new Date(Date.UTC(2026, 8, 14, 8, 0, second)).toISOString();
 const UUID = '([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})';
 
-/** Finds followed to *collect*, one of each taxon, told by one person. */
+/** Finds followed to *collect*, one of each taxon, recorded by one person. */
 async function tellFinds(server: RunningServer): Promise<{ person: string; finds: string[] }> {
   const headers = { 'content-type': 'application/json', origin: server.url };
   const signedUp = await fetch(`${server.url}/api/v1/auth/sign-up/email`, {
@@ -54,17 +54,17 @@ async function tellFinds(server: RunningServer): Promise<{ person: string; finds
     const verdict = decide(guide, followed);
     if (verdict.outcome !== 'collect') continue;
     const [find, piece, verdictId] = [randomUUID(), randomUUID(), randomUUID()];
-    const told = (kind: string, body: object) => ({ find, kind, body });
+    const entry = (kind: string, body: object) => ({ find, kind, body });
     const entries = [
-      told('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person }),
-      told('pieces', { id: piece, at: at(0), purpose: 'decide' }),
-      told('targets', { id: randomUUID(), at: at(1), taxon }),
-      told('contexts', { id: randomUUID(), at: at(2), context: followed.context }),
+      entry('finds', { id: find, startedAt: at(0), kingdom: followed.kingdom, person }),
+      entry('pieces', { id: piece, at: at(0), purpose: 'decide' }),
+      entry('targets', { id: randomUUID(), at: at(1), taxon }),
+      entry('contexts', { id: randomUUID(), at: at(2), context: followed.context }),
       ...followed.readings.map((one) =>
-        told('readings', { ...one, id: randomUUID(), piece, by: person, at: at(3) }),
+        entry('readings', { ...one, id: randomUUID(), piece, by: person, at: at(3) }),
       ),
-      told('verdicts', { id: verdictId, at: at(4), verdict }),
-      told('decisions', { id: randomUUID(), at: at(5), verdict: verdictId, choice: 'collect', by: person }),
+      entry('verdicts', { id: verdictId, at: at(4), verdict }),
+      entry('decisions', { id: randomUUID(), at: at(5), verdict: verdictId, choice: 'collect', by: person }),
     ];
     const response = await fetch(`${server.url}/api/v1/sync/push`, {
       method: 'POST',
@@ -159,15 +159,15 @@ export async function onServer(
           touched ||= total - done;
         }),
       );
-      const [told, telling] = await timed(() => recallsFor(db, actor, corrected.version));
-      const found = new Set(told.recalls.flatMap(({ ids }) => ids)).size;
+      const [answer, telling] = await timed(() => recallsFor(db, actor, corrected.version));
+      const found = new Set(answer.recalls.flatMap(({ ids }) => ids)).size;
       const byPassing = await causes();
       await sql`update recall_asked set version = ''`.execute(db);
       const [, anew] = await timed(() => recheckAll(db, corrected));
       const byAsking = await causes();
       if (byAsking.length !== byPassing.length || byAsking.some((of, index) => of !== byPassing[index]))
         throw new Error(`${byPassing.length} found, ${byAsking.length} by asking everything anew`);
-      rows.push({ finds, batches, touched, causes: byPassing.length, found, quick, anew, told: telling });
+      rows.push({ finds, batches, touched, causes: byPassing.length, found, quick, anew, telling });
       console.log(rows.at(-1));
     }
   } finally {

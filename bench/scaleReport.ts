@@ -86,7 +86,7 @@ kB more for each open device. ${n(delivered)} pieces of news were delivered.
 ## Reckoned: ${n(PERSONS)} people in ${n(GROUPS)} groups
 
 On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell an entry every
-${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of what is told is told in a group of
+${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of it is recorded in a group of
 ${PERSONS / GROUPS}. These are assumptions, not measurements.
 
 | | |
@@ -102,7 +102,7 @@ ${PERSONS / GROUPS}. These are assumptions, not measurements.
 
 ## What breaks first
 
-1. **Connections.** PostgreSQL allows 100 unless told otherwise. Raise \`max_connections\`, or lower
+1. **Connections.** PostgreSQL allows 100 unless configured otherwise. Raise \`max_connections\`, or lower
 \`POOL\`: a process is busy with fewer than ten.
 2. **One very busy notebook.** Entries of one notebook are numbered one after the other, by one writer at a
 time. What several tell at the same moment is written together, so one group takes about as much as one

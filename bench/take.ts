@@ -93,7 +93,7 @@ async function run(): Promise<void> {
 
 The amount is the least of four ceilings (\`core/src/harvest/taking/ceilings.ts\`): what is needed, what
 the patch bears, what place and law allow, and what fits and can be made ready before it spoils. What
-nobody told is asked for and does not bind; that nobody knows whether one may pick leaves no amount at all.
+nobody recorded is asked for and does not bind; that nobody knows whether one may pick leaves no amount at all.
 
 ## What a patch bears
 

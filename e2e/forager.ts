@@ -27,7 +27,7 @@ export function specimen(id: string, stage: string, other: Record<string, string
   );
 }
 
-/** What is told around a fungus that may be collected. */
+/** What is answered around a fungus that may be collected. */
 export const FUNGUS_TOLD = [
   ['May you pick here?', 'Yes'],
   ['Does anything spoil the place?', 'Nothing seen'],
@@ -69,13 +69,13 @@ export async function toPlaceAndCondition(page: Page): Promise<void> {
 }
 
 /** Answers what is asked of place and condition: one chip under each question, then goes on to the check. */
-export async function tell(page: Page, told: readonly (readonly [string, string])[]): Promise<void> {
-  for (const [question, answer] of told) {
+export async function tell(page: Page, answers: readonly (readonly [string, string])[]): Promise<void> {
+  for (const [question, answer] of answers) {
     const group = page.getByRole('group', { name: question });
     const chip = group.getByText(answer, { exact: true });
     await chip.click();
   }
-  // As soon as all is told it leads on by itself; whoever left something out goes on.
+  // As soon as all is answered it leads on by itself; whoever left something out goes on.
   await page.waitForURL(/\/check$/, { timeout: 2500 }).catch(() => button(page, 'Back to the check').click());
   await page.waitForURL(/\/check$/);
 }
@@ -108,7 +108,7 @@ export async function onceSeen(page: Page, before: number): Promise<void> {
 
 /**
  * Answers what is asked, as this specimen shows it, until nothing more is asked or `until` holds.
- * A question that the specimen has no answer to is told as "can't tell".
+ * A question that the specimen has no answer to is answered by "can't tell".
  *
  * @returns the questions in the order in which they were asked
  */

@@ -112,7 +112,7 @@ describe('what not telling costs', () => {
         guide,
       ),
     );
-  const told = {
+  const answered = {
     stages: ['mature'],
     condition: 'fresh',
     part: 'cap',
@@ -124,7 +124,7 @@ describe('what not telling costs', () => {
   const [part] = guide.taxon('cantharellus-cibarius')!.taxon.parts;
 
   test('names what is missing, and that each alone keeps it at pause', () => {
-    const { permission: _p, contamination: _c, ...rest } = { ...told, part: part!.part, use: part!.use };
+    const { permission: _p, contamination: _c, ...rest } = { ...answered, part: part!.part, use: part!.use };
     expect(aroundLine(find(rest))).toBe(
       'Still open: permission and what spoils the place. Each alone keeps it at pause.',
     );
@@ -133,9 +133,9 @@ describe('what not telling costs', () => {
     );
   });
 
-  test('says the next thing where all is told, and why where it is left', () => {
-    expect(aroundLine(find({ ...told, part: part!.part, use: part!.use }))).not.toMatch(/^Still open/);
-    expect(aroundLine(find({ ...told, part: part!.part, use: part!.use, permission: 'forbidden' }))).toBe(
+  test('says the next thing where all is answered, and why where it is left', () => {
+    expect(aroundLine(find({ ...answered, part: part!.part, use: part!.use }))).not.toMatch(/^Still open/);
+    expect(aroundLine(find({ ...answered, part: part!.part, use: part!.use, permission: 'forbidden' }))).toBe(
       'Picking is not allowed here.',
     );
   });

@@ -13,7 +13,7 @@ const browserHas = (crypto: unknown) =>
   Object.defineProperty(globalThis, 'crypto', { value: crypto, configurable: true });
 
 /** The file, and what the page tells of it. */
-function served(text: string, told: string | undefined, status = 200): void {
+function served(text: string, stated: string | undefined, status = 200): void {
   const { buffer, byteOffset, byteLength } = Buffer.from(text);
   outside.fetch = () =>
     Promise.resolve({
@@ -21,7 +21,7 @@ function served(text: string, told: string | undefined, status = 200): void {
       status,
       arrayBuffer: () => Promise.resolve(buffer.slice(byteOffset, byteOffset + byteLength)),
     });
-  document.head.innerHTML = told === undefined ? '' : `<meta name="pause-guide" content="${told}">`;
+  document.head.innerHTML = stated === undefined ? '' : `<meta name="pause-guide" content="${stated}">`;
   browserHas(webcrypto);
 }
 
@@ -36,8 +36,8 @@ test.each([
   ['another byte', `${shipped} `, `${hashOf(shipped)} as-it-was-built`],
   ['a page that tells nothing', shipped, undefined],
   ['a page that tells only half', shipped, hashOf(shipped)],
-])('%s: it is read through, and its version is its own', async (_, text, told) => {
-  served(text, told);
+])('%s: it is read through, and its version is its own', async (_, text, stated) => {
+  served(text, stated);
   const { version } = compileGuide(shippedGuide());
   expect((await loadGuide()).version).toBe(version);
   expect(guide.version).toBe(version);

@@ -84,7 +84,7 @@ test.each<[string, Response, object]>([
   expect(refused).toMatchObject(said);
 });
 
-test('of what others told everything is taken up to the first that this Pause cannot read', async () => {
+test('of what others recorded everything is taken up to the first that this Pause cannot read', async () => {
   const page = await answering(
     json(200, {
       stream: 'p:mirel',

@@ -88,7 +88,7 @@ describe('what an answer comes to', () => {
     expect(moments.slice(1).every(Boolean)).toBe(true);
   });
 
-  test('is never taken for that of another record: what was told meanwhile is compared anew', async () => {
+  test('is never taken for that of another record: what was recorded meanwhile is compared anew', async () => {
     let release: () => void = () => undefined;
     let hold: Promise<void> = Promise.resolve();
     let asked = 0;

@@ -1,4 +1,4 @@
-/** On a device: what is told in quick succession, what no longer stands, and the logbook coming in. */
+/** On a device: what is recorded in quick succession, what no longer holds, and the logbook coming in. */
 import './guide';
 import { decide, currentFields, type Entry, type FindRecord } from '@pause/core';
 import { exportOf, tableOf, toDarwinCore, toTable, occurrencesOf } from '@pause/core/formats/logbook';
@@ -48,13 +48,13 @@ async function opened() {
   return it;
 }
 
-test('answers told faster than they are kept are all kept, each made of what stood by then', async () => {
+test('answers given faster than they are kept are all kept, each made of what was there by then', async () => {
   const { store } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', soil: ['acid'] })))!;
-  const told = ['loam', 'peat', 'acid', 'clay'].map((one) =>
+  const added = ['loam', 'peat', 'acid', 'clay'].map((one) =>
     store.dispatch(changeFields(id, 'place', ({ soil }) => ({ soil: toggled(soil, one as never) }))),
   );
-  expect(await Promise.all(told)).toEqual([true, true, true, true]);
+  expect(await Promise.all(added)).toEqual([true, true, true, true]);
   expect(currentFields(store.getState().pages.all[id]!, 'place').soil).toEqual(['loam', 'peat', 'clay']);
   // Nothing to tell is no failure; a page of another kind is.
   expect(await store.dispatch(changeFields(id, 'place', () => ({})))).toBe(true);
@@ -177,7 +177,7 @@ describe('a file that is taken in', () => {
     await other.atRest();
     expect(other.records.get('find-0001')?.decisions).toHaveLength(1);
   });
-  test('from a notebook of another name it becomes one’s own; what others told stays theirs', async () => {
+  test('from a notebook of another name it becomes one’s own; what others recorded stays theirs', async () => {
     const { whole } = await withFind();
     const other = await opened();
     const theirs = JSON.parse(whole.replaceAll('"mirel"', '"somebody"')) as {

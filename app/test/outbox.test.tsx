@@ -56,11 +56,11 @@ test.each<[string, State, RegExp]>([
     /One entry waits to be sent.*Kept on this device/,
   ],
   [
-    'no room for what others told',
+    'no room for what others recorded',
     { notTaken: 'This device’s storage is full.' },
     /What others recorded could not be kept here.*What you recorded is safe/,
   ],
-  ['told with a newer application', { newerVersion: true }, /newer Pause.*right as far as it goes/],
+  ['recorded with a newer application', { newerVersion: true }, /newer Pause.*right as far as it goes/],
   ['a clock a day ahead', { clockOff: 1440 }, /This device’s clock is a day ahead.*notebook’s time/],
   ['a clock two hours behind', { clockOff: -120 }, /clock is 2 hours behind/],
   ['a clock ten minutes ahead', { clockOff: 10 }, /clock is 10 minutes ahead/],

@@ -1,6 +1,6 @@
 /**
- * Pages of the notebook on a device: told without a connection, sent later, and laid together with what
- * others told.
+ * Pages of the notebook on a device: recorded without a connection, sent later, and merged with what
+ * others recorded.
  */
 import './guide';
 import { currentFields, type PageEntry } from '@pause/core';
@@ -30,7 +30,7 @@ async function opened() {
   return { ...it, page };
 }
 
-test('a place is begun, told of and seen at without a connection, and goes when there is one', async () => {
+test('a place is begun, described and seen at without a connection, and goes when there is one', async () => {
   const { store, server, sent, page, waiting, atRest } = await opened();
   server.away = true;
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood', elevation: 640 })))!;
@@ -79,7 +79,7 @@ test('a refused field is taken off the page again', async () => {
   expect(store.getState().outbox.refused).toHaveLength(1);
 });
 
-test('what another device told of a page that is shown is shown at once', async () => {
+test('what another device wrote on a page that is shown is shown at once', async () => {
   const { store, server, page, atRest } = await opened();
   const id = (await store.dispatch(beginPage('place', { name: 'Lower wood' })))!;
   await atRest();

@@ -1,5 +1,5 @@
 /**
- * What practice says in plain words, what two devices told of it, which cards fit a few minutes, and whose
+ * What practice says in plain words, what two devices recorded of it, which cards fit a few minutes, and whose
  * misreadings count.
  */
 import 'fake-indexeddb/auto';

@@ -53,7 +53,7 @@ const harvests = harvestsOf([
   page('later', 'mirel', { ...HEATH, on: '2026-10-02', share: 1 }),
 ]);
 
-test('of the same part at the same place, by anybody, what was told of its share counts, from that day on', () => {
+test('of the same part at the same place, by anybody, what was recorded of its share counts, from that day on', () => {
   expect(takenBefore(harvests, HEATH, dayOf('2026-09-14'), undefined)).toEqual([
     { daysAgo: 0, share: 0.1 },
     { daysAgo: 13, share: 0.25 },
@@ -136,6 +136,6 @@ test('what decides is said with what would change it', () => {
 });
 
 test('what was gone through piece by piece where it grew is less likely to hold strays', () => {
-  const told = { pieces: 60, found: [0], now: 0, grades: [] };
-  expect(leftOver(sortingOf(told, 60)).chance).toBeLessThan(leftOver(sortingOf(told, 10)).chance / 2);
+  const counted = { pieces: 60, found: [0], now: 0, grades: [] };
+  expect(leftOver(sortingOf(counted, 60)).chance).toBeLessThan(leftOver(sortingOf(counted, 10)).chance / 2);
 });

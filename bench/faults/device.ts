@@ -31,7 +31,7 @@ export class SimulatedDevice {
   readonly faults: Fault[] = [];
   online = true;
 
-  /** @param forgetful keeps nothing of what is told, to see that it would be noticed */
+  /** @param forgetful keeps nothing of what it receives, to see that it would be noticed */
   constructor(
     readonly name: string,
     private readonly url: string,

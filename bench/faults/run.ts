@@ -10,7 +10,7 @@ import { people } from './people';
 import { openWorld, type World } from './world';
 
 /**
- * Several devices of one group, told things at random, while everything that can break does, and some members
+ * Several devices of one group, given things at random, while everything that can break does, and some members
  * mean harm.
  */
 export interface FaultRun {
@@ -20,7 +20,7 @@ export interface FaultRun {
   readonly faults: number;
   /** So many of the devices are of members who mean harm. */
   readonly hostile?: number;
-  /** One device keeps nothing of what is told, to see that it would be noticed. */
+  /** One device keeps nothing of what it receives, to see that it would be noticed. */
   readonly forgetful?: boolean;
 }
 
@@ -98,13 +98,13 @@ export async function runFaults(
     const every = Math.max(1, Math.floor(readings / (faults + 1)));
     const between = Math.max(LEAST_BETWEEN, Math.floor(readings / ATTACKS_IN_ALL));
     let breaking: Promise<unknown> = Promise.resolve();
-    for (let told = 0; told < readings; told += 1) {
+    for (let made = 0; made < readings; made += 1) {
       const device = one(devices);
-      if (told % 25 === 0) {
+      if (made % 25 === 0) {
         const find = await device.find('boletus-edulis', group);
         if (find !== undefined) finds.push(find);
       }
-      if (told % every === every - 1 && Object.values(happened).reduce((a, b) => a + b, 0) < faults) {
+      if (made % every === every - 1 && Object.values(happened).reduce((a, b) => a + b, 0) < faults) {
         // Each of the two that take long happens at least once.
         const made = Object.values(happened).reduce((a, b) => a + b, 0);
         const kind = made === 0 ? 'server-killed' : made === 1 ? 'database-killed' : one(bag);
@@ -112,17 +112,17 @@ export async function runFaults(
         breaking = breaking.then(() => make(kind, device, world, random));
         if (kind !== 'server-killed' && kind !== 'database-killed') await breaking;
       }
-      if (enemies.length > 0 && told % between === between - 1) {
-        const attack = ATTACKS[Math.floor(told / between) % ATTACKS.length] ?? 'nonsense';
+      if (enemies.length > 0 && made % between === between - 1) {
+        const attack = ATTACKS[Math.floor(made / between) % ATTACKS.length] ?? 'nonsense';
         attacked[attack] = (attacked[attack] ?? 0) + 1;
         await one(enemies).attack(attack, below);
       }
       const [character, state] = one(CHARACTERS);
       await device.readOn(one(finds), character, state);
-      if (told % 40 === 7) await device.edit(one(finds), 'x'.repeat(1 + below(9)));
-      if (told % 11 === 0) await one(devices).sync();
-      if (told % 1000 === 999)
-        say(`${told + 1} readings told, ${Object.values(happened).reduce((a, b) => a + b, 0)} faults`);
+      if (made % 40 === 7) await device.edit(one(finds), 'x'.repeat(1 + below(9)));
+      if (made % 11 === 0) await one(devices).sync();
+      if (made % 1000 === 999)
+        say(`${made + 1} readings made, ${Object.values(happened).reduce((a, b) => a + b, 0)} faults`);
     }
     await breaking;
     // After all of it, every one of them still tells something and is heard.

@@ -26,9 +26,9 @@ function span({ character }: CompiledCharacter, range: readonly [number, number]
 }
 
 /**
- * The taxon with some characters as told here, the same at every stage; of the others what the guide says.
+ * The taxon with some characters as described here, the same at every stage; of the others what the guide says.
  */
-function told(
+function described(
   guide: CompiledGuide,
   taxon: CompiledTaxon,
   tell: (character: CompiledCharacter) => Known | undefined,
@@ -44,7 +44,7 @@ function told(
 
 /** A dangerous taxon as a reading describes it: every state that can be seen as often as any other. */
 export function asRead(guide: CompiledGuide, taxon: CompiledTaxon, reading: Reading): CompiledTaxon {
-  return told(guide, taxon, (character) => {
+  return described(guide, taxon, (character) => {
     const entry = entryOf(reading, taxon.id, character.id);
     const can = mask(character, entry?.can);
     if (can !== 0) return { kind: 'states', usual: can, typical: can, possible: can };
@@ -59,7 +59,7 @@ export function asWanted(
   taxon: CompiledTaxon,
   entries: Readonly<Record<string, 'na' | WantedEntry>>,
 ): CompiledTaxon {
-  return told(guide, taxon, (character) => {
+  return described(guide, taxon, (character) => {
     const entry = entries[character.id];
     if (!entry || entry === 'na') return undefined;
     const usual = mask(character, entry.usual);

@@ -2,7 +2,7 @@ import { decide, expectedHere, nextChecks, type StageId } from '../src';
 import { identify } from '../src/questions';
 import { collectable, find, followChecks, goodContext, guide, taxon } from './finds';
 
-const told = (phenology: unknown) =>
+const stated = (phenology: unknown) =>
   ({ ...taxon('boletus-edulis'), taxon: { ...taxon('boletus-edulis').taxon, phenology } }) as ReturnType<
     typeof taxon
   >;
@@ -23,11 +23,11 @@ describe('what month and height say', () => {
     [{ month: 8, elevation: 2400 }, 'fits', 'against'],
     [{}, 'silent', 'silent'],
   ])('%j: season %s, height %s', (context, season, height) => {
-    expect(expectedHere(told([low, high]), MATURE, context)).toEqual({ season, height });
+    expect(expectedHere(stated([low, high]), MATURE, context)).toEqual({ season, height });
   });
 
   test('months run over the end of the year', () => {
-    const winter = told([{ stage: 'mature', elevation: [0, 1000], months: [11, 2] }]);
+    const winter = stated([{ stage: 'mature', elevation: [0, 1000], months: [11, 2] }]);
     expect([10, 11, 1, 2, 3, 6].map((month) => expectedHere(winter, MATURE, { month }).season)).toEqual([
       'strains',
       'fits',
@@ -38,12 +38,12 @@ describe('what month and height say', () => {
     ]);
   });
 
-  test('nothing is said where a recorded stage is not told of', () => {
-    expect(expectedHere(told([low]), ['young', 'mature'] as unknown as StageId[], { month: 2 })).toEqual({
+  test('nothing is expected where a recorded stage is not described', () => {
+    expect(expectedHere(stated([low]), ['young', 'mature'] as unknown as StageId[], { month: 2 })).toEqual({
       season: 'silent',
       height: 'silent',
     });
-    expect(expectedHere(told(undefined), MATURE, { month: 2, elevation: 3000 })).toEqual({
+    expect(expectedHere(stated(undefined), MATURE, { month: 2, elevation: 3000 })).toEqual({
       season: 'silent',
       height: 'silent',
     });

@@ -78,7 +78,7 @@ describe('curves', () => {
     for (const p of closedCurve(...corners)) expect(Math.abs(Math.hypot(...p) - 10)).toBeLessThan(0.15);
   });
 
-  test('an arc begins and ends where it is told', () => {
+  test('an arc begins and ends where it is asked to', () => {
     const half = arc(5, 5, 4, 2, 180, 360);
     expect(near(half[0]!, [1, 5])).toBeLessThan(1e-9);
     expect(near(half[half.length - 1]!, [9, 5])).toBeLessThan(1e-9);

@@ -197,7 +197,7 @@ describe('what nobody has named yet', () => {
     expect(unnamedOf(record, guide)).toEqual(seen);
   });
 
-  test('the form told at the first look orders, and rules nothing out', () => {
+  test('the form named at the first look orders, and rules nothing out', () => {
     const unnamed = unnamedOf(record, guide)!;
     const of = (bodyPlan: string | undefined) => {
       const { bodyPlan: _b, ...rest } = unnamed;

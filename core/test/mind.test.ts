@@ -41,16 +41,16 @@ test('somebody on blood thinners is told to ask first, and what the guide does n
     ]),
   ).toContainEqual(['medicine:any', 'ask']);
   for (const target of ['vaccinium-myrtillus', 'cantharellus-cibarius']) {
-    const told = (cautions: string[]) =>
+    const reasons = (cautions: string[]) =>
       decide(
         guide,
         find(target, allUsual(target), {
           context: { ...goodContext(taxon(target)), eaters: [{ name: 'Tam', cautions }] },
         }),
       ).reasons.filter(({ code }) => code === 'ask-for-eater' || code === 'not-for-eater');
-    expect(told([])).toEqual([]);
+    expect(reasons([])).toEqual([]);
     for (const one of ['other:grapefruit, says the doctor', 'medicine:something-new', 'allergy:amber']) {
-      expect(told([one])).toEqual([
+      expect(reasons([one])).toEqual([
         expect.objectContaining({
           code: 'ask-for-eater',
           eater: 'Tam',

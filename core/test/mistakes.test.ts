@@ -47,12 +47,12 @@ test.each([
     const readings = deceptive(target, danger, stage as StageId, misread);
     expect(readings.length).toBeGreaterThan(12);
     // Whatever stage it is taken for, and whatever part is wanted.
-    for (const told of taxon(target).taxon.stages) {
+    for (const recorded of taxon(target).taxon.stages) {
       const verdict = decide(
         guide,
-        find(target, readings, { context: { ...goodContext(taxon(target), told), stages: [told] } }),
+        find(target, readings, { context: { ...goodContext(taxon(target), recorded), stages: [recorded] } }),
       );
-      expect([stage, told, verdict.outcome]).not.toEqual([stage, told, 'collect']);
+      expect([stage, recorded, verdict.outcome]).not.toEqual([stage, recorded, 'collect']);
     }
   }
 });

@@ -108,12 +108,12 @@ test('who began it, had it shown, or read it knowingly does not read it blind', 
 describe('kappa', () => {
   test('worked by hand: 35 of 50 the same, 25 expected by chance', () => {
     // Rows 25 and 25, columns 30 and 20: by chance (25·30 + 25·20) / 50² = 0.5; (0.7 − 0.5) / 0.5 = 0.4.
-    const told = cohenKappa([
+    const agreement = cohenKappa([
       [20, 5],
       [10, 15],
     ])!;
-    expect(told.kappa).toBeCloseTo(0.4, 12);
-    expect(told.looks).toBe(50);
+    expect(agreement.kappa).toBeCloseTo(0.4, 12);
+    expect(agreement.looks).toBe(50);
   });
 
   test('its interval is about what drawing the looks anew gives', () => {
@@ -154,13 +154,13 @@ describe('kappa', () => {
       fc.property(
         fc.array(fc.array(fc.nat(30), { minLength: 3, maxLength: 3 }), { minLength: 3, maxLength: 3 }),
         (table) => {
-          const told = cohenKappa(table);
-          if (!told) return;
-          expect(told.kappa).toBeGreaterThanOrEqual(-1 - 1e-9);
-          expect(told.kappa).toBeLessThanOrEqual(1 + 1e-9);
+          const agreement = cohenKappa(table);
+          if (!agreement) return;
+          expect(agreement.kappa).toBeGreaterThanOrEqual(-1 - 1e-9);
+          expect(agreement.kappa).toBeLessThanOrEqual(1 + 1e-9);
           const turned = cohenKappa([0, 1, 2].map((j) => table.map((row) => row[j]!)))!;
-          expect(turned.kappa).toBeCloseTo(told.kappa, 9);
-          expect(turned.low).toBeCloseTo(told.low, 9);
+          expect(turned.kappa).toBeCloseTo(agreement.kappa, 9);
+          expect(turned.low).toBeCloseTo(agreement.low, 9);
         },
       ),
     );

@@ -39,7 +39,7 @@ test('in another order, with more columns, quotes, a byte order mark, decimal co
   });
 });
 
-test('a few days that are missing are filled in on a straight line, and told', () => {
+test('a few days that are missing are filled in on a straight line, and reported', () => {
   const {
     series: { least, rain },
     filled,

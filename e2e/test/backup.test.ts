@@ -22,19 +22,19 @@ afterAll(async () => {
 
 test('a copy is one file, comes back whole beside what is there, and serves', async () => {
   const file = join(scratch, 'one.backup');
-  const told = await backUp(cluster.url, file);
-  expect(told).toMatchObject({ finds: 6, problems: [] });
-  expect(told.readings).toBeGreaterThan(30);
+  const summary = await backUp(cluster.url, file);
+  expect(summary).toMatchObject({ finds: 6, problems: [] });
+  expect(summary.readings).toBeGreaterThan(30);
   expect(existsSync(file)).toBe(true);
   // It holds everything: only whoever made it reads it.
   expect([file, `${file}.check.json`].map((one) => statSync(one).mode & 0o777)).toEqual([0o600, 0o600]);
   const back = await restore(file, cluster.url, 'restored_whole');
   expect(back.wrong).toEqual([]);
-  expect(back.summary).toEqual(told);
+  expect(back.summary).toEqual(summary);
   const server = await startServer({ databaseUrl: back.url, port: 0, demo: true, logLevel: 'silent' });
   expect((await fetch(`${server.url}/api/v1/health`)).status).toBe(200);
   await server.stop();
-  expect(await backUp(back.url, join(scratch, 'again.backup'))).toEqual(told);
+  expect(await backUp(back.url, join(scratch, 'again.backup'))).toEqual(summary);
 });
 
 test.each([

@@ -27,7 +27,7 @@ const afterwards = () =>
   });
 
 /**
- * An evaluator in a worker, which begins when it is first asked or told to, and is given the guide first. A
+ * An evaluator in a worker, which begins when it is first asked or started, and is given the guide first. A
  * worker that is lost is replaced once by this thread, so that no answer is lost.
  */
 export function workerEvaluator(guide: GuideFile): Evaluator & { readonly begin: () => void } {

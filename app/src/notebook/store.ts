@@ -19,7 +19,7 @@ export interface Outside {
   readonly clock: () => number;
   /** When what changed is on the screen: what nobody waits for is done after it. */
   readonly drawn: () => Promise<void>;
-  /** Told when what this device kept of somebody's notebook is gone: other windows still show it. */
+  /** Called when what this device kept of somebody's notebook is gone: other windows still show it. */
   readonly emptied: () => void;
 }
 

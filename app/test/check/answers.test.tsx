@@ -158,16 +158,16 @@ test('a nose that is no use today is said where something is smelled, and nowher
 });
 
 test('gloves come before a check that touches what may harm the skin, and say why', () => {
-  const told: string[] = [];
+  const pressed: string[] = [];
   render(
     <GlovesFirst
       skin={['heracleum-mantegazzianum' as never]}
-      onOn={() => told.push('on')}
-      onWithout={() => told.push('without')}
+      onOn={() => pressed.push('on')}
+      onWithout={() => pressed.push('without')}
     />,
   );
   expect(screen.getByText(/giant hogweed is not ruled out yet/)).toBeTruthy();
   press('They are on');
   press('No gloves: only look');
-  expect(told).toEqual(['on', 'without']);
+  expect(pressed).toEqual(['on', 'without']);
 });

@@ -39,7 +39,7 @@ describe('in the browser’s own database', () => {
     expect(await device.waiting()).toEqual(MADE);
   });
 
-  test('what others told is taken once, in order, and never past a gap', async () => {
+  test('what others recorded is taken once, in order, and never past a gap', async () => {
     const device = browserDevice(localStorage);
     const numbered = MADE.map((one, index) => ({
       entry: one,
@@ -67,7 +67,7 @@ describe('in the browser’s own database', () => {
     expect(await device.taken('g:one')).toBe(4);
   });
 
-  test('what was told without an account becomes the account’s, and a device can be emptied', async () => {
+  test('what was recorded without an account becomes the account’s, and a device can be emptied', async () => {
     const device = browserDevice(localStorage);
     expect(await device.person(HERE)).toEqual(HERE);
     await device.put(() => MADE);
@@ -109,14 +109,14 @@ describe('in the browser’s own database', () => {
     const [here, there] = await Promise.all([one.person(HERE), other.person({ ...HERE, id: 'other' })]);
     expect(there).toEqual(here);
     await one.adopt({ ...HERE, id: 'jorun', account: true });
-    const told = await other.put(() => [
+    const recorded = await other.put(() => [
       entry('finds', 'f', 0, { person: here.id }),
       entry('readings', 'r', 1, { by: '' }),
       entry('readings', 's', 2, { by: 'tam' }),
     ]);
     expect(
-      told.map(({ body }) => ('person' in body ? body.person : 'by' in body ? body.by : undefined)),
+      recorded.map(({ body }) => ('person' in body ? body.person : 'by' in body ? body.by : undefined)),
     ).toEqual(['jorun', 'jorun', 'tam']);
-    expect(await one.waiting()).toEqual(told);
+    expect(await one.waiting()).toEqual(recorded);
   });
 });

@@ -46,7 +46,7 @@ describe('without a connection', () => {
     expect(store.getState().outbox).toMatchObject({ away: true });
   });
 
-  test('what was told there arrives when the server is back, once, and stays on the device', async () => {
+  test('what was recorded there arrives when the server is back, once, and stays on the device', async () => {
     const { store, id, server, records, waiting, onDevice, sent } = await gone();
     await store.dispatch(loadFind(id));
     const piece = store.getState().finds[id]!.record!.pieces[0]!.id;
@@ -74,7 +74,7 @@ describe('without a connection', () => {
   });
 });
 
-test('a device that is full says so; the answer is not on the screen, and can be told again', async () => {
+test('a device that is full says so; the answer is not on the screen, and can be recorded again', async () => {
   const it = rig();
   await it.store.dispatch(loadMe());
   const id = (await it.store.dispatch(

@@ -46,11 +46,11 @@ describe('what an earlier version or another tab left in it', () => {
         { entry: poison, seq: 2 },
       ],
     });
-    const told = (from: Device) =>
+    const kept = (from: Device) =>
       from.put((by, last) => [
         { ...entry('skips', `s${Math.random()}`, 4), stamp: nextStamp(last, Date.parse(at(5)), by) },
       ]);
-    expect((await told(device))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-0000-/);
+    expect((await kept(device))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-0000-/);
     // As an earlier version left it.
     const raw = await new Dexie('pause-notebook').open();
     await raw.table('own').put({ key: 'stamp', value: poison.stamp });
@@ -61,7 +61,7 @@ describe('what an earlier version or another tab left in it', () => {
       [],
       4,
     ]);
-    expect((await told(again))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-000[0-9]-/);
+    expect((await kept(again))[0]?.stamp).toMatch(/^2026-09-14T08:00:05\.000Z-000[0-9]-/);
     await again.take({ stream: 'g:one', entries: [{ entry: MADE[0]!, seq: 1 }] });
     expect(await again.record('f')).toMatchObject({ id: 'f' });
   });
@@ -82,7 +82,7 @@ describe('what an earlier version or another tab left in it', () => {
     expect(Object.keys(localStorage)).toEqual(['another']);
   });
 
-  test('two tabs that told of the same find lose nothing of each other', async () => {
+  test('two tabs that wrote to the same find lose nothing of each other', async () => {
     const [one, other] = [browserDevice(localStorage), browserDevice(localStorage)];
     await one.settle([arrived(MADE[0]!)]);
     await Promise.all([one.put(() => [MADE[1]!]), other.put(() => [MADE[2]!])]);

@@ -214,7 +214,7 @@ describe('files', () => {
       );
     for (const term of OCCURRENCE_TERMS) expect(DARWIN_CORE).toContain(term);
   });
-  test('what a person told is an entry that any door takes', () => {
+  test('what a person recorded is an entry that any door takes', () => {
     const entry = {
       page: 'batch-one',
       kind: 'fields',

@@ -8,7 +8,7 @@ import { serverInMemory } from './server';
 export function rig(evaluator: Evaluator = inPlace) {
   const { api, ...atServer } = serverInMemory();
   const { device, ...onDevice } = deviceInMemory();
-  /** Each time that other windows were told: how many finds and entries were left by then. */
+  /** Each time that other windows heard of it: how many finds and entries were left by then. */
   const emptied: Promise<readonly [number, number]>[] = [];
   let time = Date.UTC(2030, 0, 1);
   /** Opens the application in a window. */

@@ -9,7 +9,7 @@ import { faultsOf } from '../faulty';
 import { value, at } from './kit';
 
 const maybe = <T>(one: fc.Arbitrary<T>) => fc.option(one, { nil: undefined });
-/** A find of this taxon, true or not, with anything told of it. */
+/** A find of this taxon, true or not, with any context. */
 function finds(target: CompiledTaxon): fc.Arbitrary<object> {
   const { kingdom, parts, harmfulParts = [] } = target.taxon;
   const stages = guide.guide.stages.filter((stage) => stage.kingdom === kingdom).map(({ id }) => id);

@@ -29,7 +29,7 @@ describe('time', () => {
     expect(it.sent.at(-1)?.stamp).toMatch(/^2026-09-14T0/);
   });
 
-  test('where this device’s clock is behind, what is told has the notebook’s time', async () => {
+  test('where this device’s clock is behind, what is recorded has the notebook’s time', async () => {
     const it = rig();
     it.server.demo = false;
     it.server.now = '2030-01-03T00:00:00.000Z';

@@ -64,7 +64,7 @@ describe('whose it is', () => {
     }
   });
 
-  test('what another window told keeps a device from being emptied', async () => {
+  test('what another window recorded keeps a device from being emptied', async () => {
     const it = await started();
     const other = it.open();
     await other.dispatch(openOutbox());
@@ -138,7 +138,7 @@ describe('whose it is', () => {
     ]).toEqual(['jorun', 1, [[0, 0]]]);
   });
 
-  test('signed out meanwhile, what is told waits, and is told of', async () => {
+  test('signed out meanwhile, what is recorded waits, and is reported', async () => {
     const it = await started();
     it.server.signedIn = false;
     await it.ridges();

@@ -22,21 +22,21 @@ describe('photos and sketches', () => {
     const it = await started();
     it.server.partsLeft = 1;
     await it.store.dispatch(keepPicture({ find: it.id, kind: 'photo', image: photo(300_000) }));
-    const [told] = it.records.get(it.id)!.pictures;
+    const [made] = it.records.get(it.id)!.pictures;
     await until(() => it.server.away);
-    expect(told).toMatchObject({
+    expect(made).toMatchObject({
       picture: 'photo',
       type: 'image/jpeg',
       size: 300_000,
       content: expect.stringMatching(/^[0-9a-f]{64}$/) as string,
     });
-    expect(it.bytes.get(told!.id)).toHaveLength(131_072);
+    expect(it.bytes.get(made!.id)).toHaveLength(131_072);
     it.server.partsLeft = Infinity;
     it.server.away = false;
     await it.store.dispatch(sendPictures());
-    expect(it.bytes.get(told!.id)).toHaveLength(300_000);
+    expect(it.bytes.get(made!.id)).toHaveLength(300_000);
     expect(it.parts.map(([, from]) => from)).toEqual([0, 131_072, 262_144]);
-    expect(await album.of(it.id)).toMatchObject([{ id: told!.id, sent: true }]);
+    expect(await album.of(it.id)).toMatchObject([{ id: made!.id, sent: true }]);
     expect(it.store.getState().outbox.pictures).toBeUndefined();
     // All of it has gone: nothing is sent again.
     await it.store.dispatch(sendPictures());
@@ -99,7 +99,7 @@ describe('photos and sketches', () => {
     expect(shown).toEqual([0]);
   });
 
-  test('that the device does not take are not told of', async () => {
+  test('that the device does not take are not recorded', async () => {
     const it = await started();
     it.storage.full = true;
     await expect(

@@ -39,7 +39,7 @@ describe('what others recorded', () => {
     expect(it.store.getState().list.items[0]?.readings).toBe(1);
   });
 
-  test('of two devices that were apart, each keeps what the other told beside its own', async () => {
+  test('of two devices that were apart, each keeps what the other recorded beside its own', async () => {
     const it = await started();
     it.server.away = true;
     await it.store.dispatch(changeContext(it.id, { condition: 'fresh' }));

@@ -1,7 +1,7 @@
 import type { Pixel } from './plane';
 
 /**
- * Outline terms that measures can tell; the others (needles, scales, arrowheads, cut leaves) are told by
+ * Outline terms that measures can tell; the others (needles, scales, arrowheads, cut leaves) are recognised by
  * looking.
  */
 export const OUTLINE_TERMS = ['ovate', 'elliptic', 'obovate', 'lanceolate', 'linear', 'round'] as const;

@@ -112,7 +112,7 @@ describe('a map of one’s own', () => {
     ]);
   });
 
-  test('is kept to a metre and without heights; what is no shape is left out and told', () => {
+  test('is kept to a metre and without heights; what is no shape is left out and reported', () => {
     const read = readMap(
       `\uFEFF${file(
         feature('LineString', [

@@ -96,7 +96,7 @@ describe('what other programs write comes in', () => {
     expect(read(text).places.map(({ shape }) => shape)).toEqual(shapes);
   });
 
-  test('a feature without a place is left out, and that is told', () => {
+  test('a feature without a place is left out, and that is reported', () => {
     expect(
       read(
         '{"type":"FeatureCollection","features":[{"type":"Feature","properties":{},"geometry":null},{"type":"Feature","properties":{},"geometry":{"type":"Point","coordinates":[1,2]}}]}',
@@ -104,7 +104,7 @@ describe('what other programs write comes in', () => {
     ).toEqual([{ code: 'no-place', count: 1 }]);
   });
 
-  test('a track of very many positions is thinned to those that matter, and that is told', () => {
+  test('a track of very many positions is thinned to those that matter, and that is reported', () => {
     // Straight, with one corner in the middle.
     const line = Array.from({ length: 60_001 }, (_, at) =>
       at <= 30_000 ? [at / 1e5, 0] : [0.3, (at - 30_000) / 1e5],

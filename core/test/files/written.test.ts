@@ -77,7 +77,7 @@ describe('places written', () => {
       }),
       { numRuns: 60 },
     );
-    expect(read(toGpx(PLACES)).places.map(({ shape: _, ...told }) => told)).toEqual([
+    expect(read(toGpx(PLACES)).places.map(({ shape: _, ...place }) => place)).toEqual([
       { name: 'Hedge' },
       { name: 'Meadow' },
       { name: 'Weir & <alder> "wood"', note: 'line one\nline two', elevation: 642 },

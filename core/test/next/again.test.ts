@@ -151,7 +151,7 @@ describe('what is proposed again, or later', () => {
 
 describe('what an answer would do', () => {
   test.each(['hymenophore', 'cap.shape', 'smell', 'flesh.colour'] as const)(
-    '%s: the effect told is the effect had',
+    '%s: the effect foreseen is the effect had',
     (id) => {
       const before = chanterelle([reading('cap.surface', 'smooth-dry', { minute: 1 })]);
       const had = new Map(decide(guide, before).rows.map((r) => [r.taxon, r.have]));

@@ -15,7 +15,7 @@ import { names, chanterelle } from './kit';
 
 describe('what is proposed', () => {
   test.each(targets.flatMap((t) => t.taxon.stages.map((stage) => [t.id, stage] as const)))(
-    'for %s, %s, can be seen then and is told of the target',
+    'for %s, %s, can be seen then and is stated of the target',
     (id, stage) => {
       const f = find(id, [], { context: { ...goodContext(taxon(id)), stages: [stage] } });
       for (const check of nextChecks(guide, f)) {

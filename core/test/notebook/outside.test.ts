@@ -49,22 +49,25 @@ describe('a place', () => {
   const position = { decimalLatitude: 46.512345, decimalLongitude: 12.198765 };
   const record = (...more: FindEntry[]) =>
     folded([FIND, entry('edits', { by: 'mirel', field: 'position', value: position }, 1), ...more]);
-  const told = (exactFor: unknown, second: number) =>
+  const chosen = (exactFor: unknown, second: number) =>
     entry('edits', { by: 'mirel', field: 'exactFor', value: exactFor }, second);
 
-  test('is told to the finder, and to others as the finder chose last', () => {
+  test('is given to the finder, and to others as the finder chose last', () => {
     expect([seesExactPlace(record(), 'mirel'), seesExactPlace(record(), 'jorun')]).toEqual([true, false]);
-    expect(seesExactPlace(record(told('group', 2)), 'jorun')).toBe(true);
-    expect(seesExactPlace(record(told('group', 2), told('finder', 3)), 'jorun')).toBe(false);
-    expect(['jorun', 'tam'].map((p) => seesExactPlace(record(told(['jorun'], 2)), p))).toEqual([true, false]);
+    expect(seesExactPlace(record(chosen('group', 2)), 'jorun')).toBe(true);
+    expect(seesExactPlace(record(chosen('group', 2), chosen('finder', 3)), 'jorun')).toBe(false);
+    expect(['jorun', 'tam'].map((p) => seesExactPlace(record(chosen(['jorun'], 2)), p))).toEqual([
+      true,
+      false,
+    ]);
   });
 
-  test('is left out of every entry that tells it, or told as a square', () => {
+  test('is left out of every entry that tells it, or given as a square', () => {
     const entries = [
       { ...FIND, body: { ...FIND.body, placeNote: 'Here' } } as FindEntry,
       entry('edits', { by: 'mirel', field: 'position', value: position }, 1),
       entry('edits', { by: 'mirel', field: 'placeNote', value: 'Here' }, 2),
-      told(['tam'], 3),
+      chosen(['tam'], 3),
     ];
     const seen = (of: FindRecord, reader: string) =>
       JSON.stringify(entries.map((e) => entryFor(e, of, reader)));

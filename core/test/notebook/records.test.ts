@@ -4,7 +4,7 @@ import { FindRecord } from '../../src/notebook/find/record';
 import { entry, folded, FIND, at } from './kit';
 
 describe('a record', () => {
-  const told: FindEntry[] = [
+  const kept: FindEntry[] = [
     entry('pieces', { id: 'piece-one', purpose: 'decide' }, 1),
     entry('pieces', { id: 'piece-two', purpose: 'compare' }, 8, 'karrow'),
     entry('targets', { taxon: 'boletus-edulis' }, 2),
@@ -47,11 +47,11 @@ describe('a record', () => {
   ];
 
   test('is the same in whatever order its entries arrive, and however often', () => {
-    const whole = canonicalJson(folded([FIND, ...told]));
+    const whole = canonicalJson(folded([FIND, ...kept]));
     fc.assert(
       fc.property(
-        fc.shuffledSubarray(told, { minLength: told.length }),
-        fc.shuffledSubarray(told),
+        fc.shuffledSubarray(kept, { minLength: kept.length }),
+        fc.shuffledSubarray(kept),
         (order, again) => {
           expect(canonicalJson(folded([FIND, ...order, ...again]))).toBe(whole);
         },
@@ -61,7 +61,7 @@ describe('a record', () => {
   });
 
   test('is the same whether its entries come one by one or all at once', () => {
-    const some = fc.array(fc.constantFrom(...told), { maxLength: 40 });
+    const some = fc.array(fc.constantFrom(...kept), { maxLength: 40 });
     fc.assert(
       fc.property(some, some, (before, more) => {
         const record = folded([FIND, ...before]);
@@ -90,38 +90,38 @@ describe('a record', () => {
     expect(edited(record!, 'note').now?.at).toBe(at(19_999));
   });
 
-  test('holds each member of what stands around it as it was told last, by whichever device', () => {
-    expect(folded([FIND, ...told]).context).toEqual({ part: 'fruiting-body', stages: ['mature'] });
-    expect(folded([FIND, ...told]).targets.map((t) => t.taxon)).toEqual([
+  test('holds each member of its context as it was recorded last, by whichever device', () => {
+    expect(folded([FIND, ...kept]).context).toEqual({ part: 'fruiting-body', stages: ['mature'] });
+    expect(folded([FIND, ...kept]).targets.map((t) => t.taxon)).toEqual([
       'boletus-edulis',
       'cantharellus-cibarius',
     ]);
   });
 
   test('shows what was written over', () => {
-    const record = folded([FIND, ...told]);
+    const record = folded([FIND, ...kept]);
     expect(record.placeNote).toBe('Above the spring');
     expect(edited(record, 'placeNote').before.map((e) => [e.by, e.value])).toEqual([
       ['mirel', 'By the spring'],
     ]);
     expect(
-      folded([FIND, ...told, entry('edits', { by: 'mirel', field: 'placeNote', value: null }, 20)]),
+      folded([FIND, ...kept, entry('edits', { by: 'mirel', field: 'placeNote', value: null }, 20)]),
     ).not.toHaveProperty('placeNote');
   });
 
-  test('of an earlier version keeps what stood around it when more is told', () => {
+  test('of an earlier version keeps its context when more is recorded', () => {
     const { contexts: _, ...earlier } = folded([FIND]);
-    const record = applyEntry({ ...earlier, contexts: [], context: { part: 'fruiting-body' } }, told[5]!)!;
+    const record = applyEntry({ ...earlier, contexts: [], context: { part: 'fruiting-body' } }, kept[5]!)!;
     expect(record.context).toEqual({ part: 'fruiting-body', stages: ['mature'] });
   });
 
   test('kept by an earlier version under another name of its contexts is read as it was', () => {
-    const { contexts, ...rest } = folded([FIND, ...told]);
+    const { contexts, ...rest } = folded([FIND, ...kept]);
     expect(contexts.length).toBeGreaterThan(0);
     expect(FindRecord.parse({ ...rest, told: contexts })).toEqual({ ...rest, contexts });
   });
 
   test('is nothing before the find itself is there', () => {
-    expect(applyEntry(undefined, told[0]!)).toBeUndefined();
+    expect(applyEntry(undefined, kept[0]!)).toBeUndefined();
   });
 });

@@ -10,7 +10,7 @@ describe('a page', () => {
     expect(PageRecord.parse({ ...rest, told: changes })).toEqual({ ...rest, changes });
   });
 
-  test('has each field as it was told last, by the stamp and not by when it arrived, and what was there before', () => {
+  test('has each field as it was recorded last, by the stamp and not by when it arrived, and what was there before', () => {
     const page = folded([
       PLACE,
       field('name', 'Lower wood', 9, 'karrow'),
@@ -24,7 +24,7 @@ describe('a page', () => {
   });
 
   test('is the same on every device that heard the same, whatever the order', () => {
-    const told = [
+    const recorded = [
       ...[1, 2, 3, 4].map((second) => field('name', `Wood ${second}`, second % 3, `d${second}`)),
       field('elevation', 640, 3),
       field('elevation', null, 3, 'karrow'),
@@ -32,11 +32,11 @@ describe('a page', () => {
       seen('atropa-bella-donna', 2),
       seen('boletus-edulis', 6),
     ];
-    const expected = canonicalJson(folded([PLACE, ...told]));
+    const expected = canonicalJson(folded([PLACE, ...recorded]));
     fc.assert(
       fc.property(
-        fc.shuffledSubarray(told, { minLength: told.length }),
-        fc.shuffledSubarray(told),
+        fc.shuffledSubarray(recorded, { minLength: recorded.length }),
+        fc.shuffledSubarray(recorded),
         (order, again) => {
           expect(canonicalJson(folded([PLACE, ...order, ...again, PLACE]))).toBe(expected);
         },
@@ -44,7 +44,7 @@ describe('a page', () => {
     );
   });
 
-  test('of a group is there from the first thing told; any other has to be begun', () => {
+  test('of a group is there from the first field recorded; any other has to be begun', () => {
     const rule = {
       page: 'walkers-one',
       kind: 'fields',
@@ -57,7 +57,8 @@ describe('a page', () => {
 });
 
 const body = { id: 'field-0001', at: at(1), by: 'mirel', of: 'place', field: 'name', value: 'Lower wood' };
-const told = (more: object) => parseEntry({ page: 'place-one', kind: 'fields', body: { ...body, ...more } });
+const recorded = (more: object) =>
+  parseEntry({ page: 'place-one', kind: 'fields', body: { ...body, ...more } });
 const SQUARE = [
   [12.1, 46.5],
   [12.2, 46.5],
@@ -97,13 +98,13 @@ test.each<[string, object, string]>([
   ['a caution that is none', { of: 'eater', field: 'cautions', value: ['everything'] }, 'body.value.0'],
   ['an hour that no clock has', { of: 'walk', field: 'from', value: '24:10' }, 'body.value'],
   ['a bar too many', { of: 'group', field: 'extraBars', value: { deadly: 9 } }, 'body.value.deadly'],
-  ['signatures, which are not told so', { of: 'group', field: 'reviews', value: [] }, 'body.field'],
+  ['signatures, which are not recorded so', { of: 'group', field: 'reviews', value: [] }, 'body.field'],
 ])('refused with its field: %s', (_, more, where) => {
-  const parsed = told(more);
+  const parsed = recorded(more);
   expect('problems' in parsed && parsed.problems.map((problem) => problem.field)).toContain(where);
 });
 
-test('taken as told: each kind of page, each shape, and a field emptied', () => {
+test('taken as sent: each kind of page, each shape, and a field emptied', () => {
   for (const more of [
     {},
     { value: null },
@@ -114,7 +115,7 @@ test('taken as told: each kind of page, each shape, and a field emptied', () => 
     { of: 'walk', field: 'backBy', value: '17:00' },
     { of: 'group', field: 'forgoneTaxa', value: ['boletus-edulis'] },
   ])
-    expect(told(more)).toMatchObject({
+    expect(recorded(more)).toMatchObject({
       entry: { page: 'place-one', kind: 'fields', body: { ...body, ...more } },
     });
 });

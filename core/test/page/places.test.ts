@@ -53,7 +53,7 @@ describe('a place in the group’s notebook', () => {
       (entry) => pageEntryFor(entry, folded([PLACE, shape, note, sighting, ...more]), reader).body,
     );
 
-  test('is told whole to whoever keeps it, and to whom that one chose', () => {
+  test('is shown whole to whoever keeps it, and to whom that one chose', () => {
     for (const [reader, ...more] of [
       ['mirel'],
       ['tam', field('exactFor', 'group', 4)],
@@ -78,7 +78,7 @@ describe('a place in the group’s notebook', () => {
     }
   });
 
-  test('may be told as a square, the same for every place in it', () => {
+  test('may be shown as a square, the same for every place in it', () => {
     const [where] = as('tam', field('others', 'cell', 4));
     expect(where).toMatchObject({ value: { type: 'Point', coordinates: [12.25, 46.55] }, withheld: true });
   });

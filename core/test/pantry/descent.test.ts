@@ -53,7 +53,7 @@ describe('what comes from what', () => {
     expect(descent.kinds.get('find-one')).toBe('find');
     expect(descent.kinds.has('place-one')).toBe(false);
   });
-  test('nothing comes from itself, by whatever way; and a circle that was told all the same ends', () => {
+  test('nothing comes from itself, by whatever way; and a circle that was recorded all the same ends', () => {
     expect(wouldCircle(descent, 'batch-one', ['batch-one'])).toBe(true);
     expect(wouldCircle(descent, 'batch-one', ['batch-mixed'])).toBe(true);
     expect(wouldCircle(descent, 'batch-mixed', ['batch-one'])).toBe(false);

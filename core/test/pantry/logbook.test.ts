@@ -53,8 +53,8 @@ describe('the logbook', () => {
 
   test('everything is there again after going out and coming in', () => {
     const find = collected('find-0001', 'cantharellus-cibarius');
-    const told = entriesOfFind(find);
-    const again = told.map((entry) => {
+    const kept = entriesOfFind(find);
+    const again = kept.map((entry) => {
       const parsed = parseEntry(JSON.parse(JSON.stringify(entry)));
       if ('problems' in parsed) throw new Error(JSON.stringify(parsed.problems));
       return parsed.entry;
@@ -69,7 +69,7 @@ describe('the logbook', () => {
     });
     expect(entriesOfPage(dried).reduce<PageRecord | undefined>(applyToPage, undefined)).toEqual(dried);
     const whole = exportOf({ id: 'mirel', name: 'Mirel' }, [find], [dried]);
-    expect(whole.own).toHaveLength(told.length + 1 + 6);
+    expect(whole.own).toHaveLength(kept.length + 1 + 6);
     expect(whole.inGroups).toEqual([]);
   });
 

@@ -5,7 +5,7 @@ import { BILBERRY, at, place } from './kit';
 
 describe('permission', () => {
   test.each<[string, unknown, string, string[]]>([
-    ['nobody told anything', {}, 'unknown', ['not-known']],
+    ['nobody recorded anything', {}, 'unknown', ['not-known']],
     ['to be asked first', { picking: { may: 'ask' }, owner: 'The mill' }, 'unknown', ['ask-first']],
     ['allowed', { picking: { may: 'yes' } }, 'allowed', []],
     ['forbidden', { picking: { may: 'no' } }, 'forbidden', ['forbidden']],
@@ -88,7 +88,7 @@ describe('permission', () => {
     expect([found, reasons.map(({ code }) => code)]).toEqual([permission, codes]);
   });
 
-  test('what is not known never becomes an allowance, whatever else was told', () => {
+  test('what is not known never becomes an allowance, whatever else was recorded', () => {
     fc.assert(
       fc.property(
         fc.array(fc.record({ part: fc.constantFrom('root', 'leaf'), may: fc.constantFrom('yes', 'no') })),

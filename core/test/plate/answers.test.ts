@@ -132,7 +132,7 @@ describe('an answer shows what its words say', () => {
     ).toBeLessThan(64);
   });
 
-  test('colours appear only where the colour is what is told', () => {
+  test('colours appear only where the colour is what is asked', () => {
     const coloured = asked.flatMap(([character, states]) =>
       states.flatMap((state) =>
         answerPlate(character, state)!.marks.some((mark) => mark.fill.startsWith('#')) ? [character] : [],

@@ -110,17 +110,17 @@ describe('two side by side', () => {
     for (const known of guide.taxa) {
       const plate = taxonPlate(guide, known, known.taxon.stages.at(-1)!);
       const characters = [...new Set(plate.parts.flatMap((part) => part.of))].slice(0, 7);
-      const told = labels(plate, [...characters, 'no.such'], 13);
-      expect(told.map((label) => label.character)).toEqual(characters);
+      const shown = labels(plate, [...characters, 'no.such'], 13);
+      expect(shown.map((label) => label.character)).toEqual(characters);
       for (const [
         i,
         {
           character,
           at: [x, y],
         },
-      ] of told.entries()) {
+      ] of shown.entries()) {
         expect(x >= 13 && x <= SHEET.width - 13 && y >= 13 && y <= SHEET.height - 13).toBe(true);
-        for (const earlier of told.slice(0, i))
+        for (const earlier of shown.slice(0, i))
           expect(Math.hypot(earlier.at[0] - x, earlier.at[1] - y)).toBeGreaterThan(13);
         const box = boxOfMarks(
           plate.parts.filter((part) => part.of.includes(character)).flatMap((part) => part.marks),

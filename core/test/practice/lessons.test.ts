@@ -141,7 +141,7 @@ describe('lessons', () => {
   });
 
   test('taxa that this guide does not have stay in it, and are named and passed over', () => {
-    const told = {
+    const shared = {
       ...(fields as object),
       pairs: [
         ...(fields as { pairs: object[] }).pairs,
@@ -149,18 +149,18 @@ describe('lessons', () => {
         { target: 'boletus-edulis', other: 'boletus-edulis' },
       ],
     };
-    expect(readLesson(JSON.stringify({ ...lessonFile(guide, told as never) }))).toHaveProperty(
+    expect(readLesson(JSON.stringify({ ...lessonFile(guide, shared as never) }))).toHaveProperty(
       'file.lesson.pairs.length',
       3,
     );
-    const { known: pairs, unknown } = pairsOf(guide, told as never);
+    const { known: pairs, unknown } = pairsOf(guide, shared as never);
     expect(pairs.map(({ target, other }) => [target.id, other.id])).toEqual([
       ['agaricus-campestris', 'amanita-virosa'],
     ]);
     expect(unknown).toEqual(['amanita-nowhere']);
   });
 
-  test('what is told of practice is checked by name', () => {
+  test('what is recorded of practice is checked by name', () => {
     const wrong = (
       schema: {
         safeParse: (value: unknown) => { success: boolean; error?: { issues: { path: PropertyKey[] }[] } };

@@ -19,7 +19,7 @@ const found = (more: Partial<PracticeFind>): PracticeFind =>
     ...more,
   }) as PracticeFind;
 describe('what is remembered', () => {
-  test('comes of drills and walks in their order, however they are told', () => {
+  test('comes of drills and walks in their order, however they are recorded', () => {
     const one = { answers: [answered(PAIR, 0), answered(PAIR, 4)] };
     const two = { answers: [answered(PAIR, 1), answered(PAIR, 15, false)] };
     expect(historyOf(guide, [one, two])).toEqual(historyOf(guide, [two, one]));

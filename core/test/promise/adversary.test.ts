@@ -99,7 +99,7 @@ describe('every rule is needed: without it two spoiled causes get through', () =
         .some(
           (look) =>
             !look.character.place &&
-            danger.taxon.stages.some((told) => relationAtStages(look, danger, [told]) === 'against') &&
+            danger.taxon.stages.some((stage) => relationAtStages(look, danger, [stage]) === 'against') &&
             canShow(danger, look) &&
             danger.taxon.stages.some((real) =>
               ['fits', 'strains'].includes(relationAtStages(look, danger, [real])),

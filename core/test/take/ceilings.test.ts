@@ -63,7 +63,7 @@ describe('the four ceilings', () => {
     weights: { piece: 25, handful: 70, litre: 260 },
   };
 
-  test('stand beside one another, the least binds, and what would be next is told', () => {
+  test('stand beside one another, the least binds, and what would be next is reported', () => {
     const { ceilings, grams, binds, next, patch } = take(question);
     expect(ceilings.map(({ name, grams: most }) => [name, most])).toEqual([
       ['need', 800],
@@ -92,7 +92,7 @@ describe('the four ceilings', () => {
     expect(asked.ceilings.find(({ name }) => name === 'permission')?.missing).toEqual(['permission']);
   });
 
-  test('what nobody told is missing, and does not bind', () => {
+  test('what nobody reported is missing, and does not bind', () => {
     const bare = take({
       patch: { lifeForm: 'mycelium', part: 'cap' },
       permission: 'allowed',

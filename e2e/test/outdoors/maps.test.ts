@@ -146,22 +146,22 @@ test('an own map is drawn behind the places and stays on the device; what is no 
 test('suspicions of others are on the start until read; days to look again go into a calendar', async () => {
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/');
-  const told = page.getByRole('status', { name: 'Told by your group' });
-  await told.getByText('Cowbane suspected: A place of the group').waitFor();
-  await told.getByText(/Tam.* · 12 September 2026$/).waitFor();
+  const notice = page.getByRole('status', { name: 'Told by your group' });
+  await notice.getByText('Cowbane suspected: A place of the group').waitFor();
+  await notice.getByText(/Tam.* · 12 September 2026$/).waitFor();
   await button(page, 'Understood').click();
-  await told.waitFor({ state: 'detached' });
+  await notice.waitFor({ state: 'detached' });
   await page.reload();
   await button(page, 'A new find').waitFor();
   await quiet(page);
-  expect(await told.count()).toBe(0);
+  expect(await notice.count()).toBe(0);
 
   await page.goto('/week');
   await heading(page, 'When to look again').waitFor();
   await page.getByText('1 in 20', { exact: true }).click();
   const walks = lines(page, 'Walks to look again');
   await walks.first().waitFor();
-  // How many there are depends on what the tests before it told of these places.
+  // How many there are depends on what the tests before it recorded at these places.
   const more = page.getByRole('main').getByRole('button', { name: /^\d+ more$/ });
   for (let left = await more.count(); left > 0; left -= 1) await more.first().click();
   const careful = await walks.count();

@@ -151,10 +151,10 @@ test('who eats along colours the week', async () => {
   await page.goto('/find/demo-find-4/around');
   await page.getByText('May you pick here?').first().waitFor();
   await expect(page.getByText(/^As at home/).count()).resolves.toBe(0);
-  const told = await (
+  const shown = await (
     await context.request.get('/api/v1/sync/pull?stream=g:ostrel-walkers&most=1000')
   ).text();
-  expect(told).not.toContain('Ilse');
+  expect(shown).not.toContain('Ilse');
   await context.close();
 });
 

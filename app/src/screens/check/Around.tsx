@@ -93,7 +93,7 @@ function isPlaceTold({ record: { context }, taxon }: SectionProps): boolean {
     condition,
     ...(taxon.taxon.protection === 'often' ? [protection] : []),
   ];
-  return asked.every((told) => told !== undefined && told !== 'unknown');
+  return asked.every((answer) => answer !== undefined && answer !== 'unknown');
 }
 
 function Stages({ record, taxon }: Pick<SectionProps, 'record' | 'taxon'>) {

@@ -50,7 +50,7 @@ function AtPlace({ record, taxon, what }: AtPlaceProps) {
   const here = record.edits.findLast(({ field }) => field === 'placePage')?.value;
   const [chosen, setChosen] = useState<string>();
   const [allShown, setAllShown] = useState(false);
-  // Where it was found comes first; a place that is not told to this person has no name to choose it by.
+  // Where it was found comes first; a place that this person may not know has no name to choose it by.
   const places = all
     .filter(({ withheld }) => !withheld)
     .sort((a, b) => Number(b.id === here) - Number(a.id === here));

@@ -19,15 +19,15 @@ export function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string
 const MOST_OTHERS = 10;
 export function insteadLines(records: readonly FindRecord[], could: readonly CouldBe[]): string[] {
   if (records.length === 0) return [t.notKnownNothingIsOn];
-  const untold = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
-  const shown = could.filter((one) => !untold.has(one));
+  const unnamed = new Set(could.filter(({ listed }) => !listed).slice(MOST_OTHERS));
+  const shown = could.filter((one) => !unnamed.has(one));
   return [
     ...shown.map(
       ({ taxon, open }) =>
         `${taxon.taxon.scientificName} (${CommonName(taxon.id)}): ${harmWords(taxon).replace(/\.$/, '')}. ` +
         (open ? t.notRuledOutByWhat : t.ruledOutByWhatWas),
     ),
-    ...(untold.size > 0 ? [t.moreOfTheGuideThat(untold.size)] : []),
+    ...(unnamed.size > 0 ? [t.moreOfTheGuideThat(unnamed.size)] : []),
     ...(could.some((one) => one.open) ? [] : [t.nothingElseOfTheGuide]),
   ];
 }

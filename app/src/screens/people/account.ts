@@ -105,7 +105,7 @@ function leave(then: string, atTheServer: (api: Api) => Promise<unknown>): Thunk
     } catch (error) {
       return failed(error);
     }
-    // Told in another window just now: it stays, and waits for its account.
+    // Recorded in another window just now: it stays, and waits for its account.
     if ((await dispatch(emptyDevice())) > 0) {
       await dispatch(syncAll());
       return {

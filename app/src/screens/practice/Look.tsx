@@ -31,7 +31,7 @@ interface LookProps {
 
 /**
  * One look at a specimen of the practice wood: what is drawn has to be put into a word; what is smelled, felt
- * or measured is told.
+ * or measured is shown.
  */
 export function Look({ character, specimen, drawable, onLooked, onBack }: LookProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
