@@ -21,18 +21,18 @@ const SIZES = [
   [100_000, 20_000],
 ] as const;
 
-/** The same guide, in which a dangerous lookalike is known to be more varied than it was said to be. */
+/** The same guide, in which a dangerous lookalike turns out to be more varied than was known. */
 function correctedGuide(): CompiledGuide {
   const raw = JSON.parse(JSON.stringify(shippedGuide())) as {
     taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[];
   };
   const readings = followChecks('cantharellus-cibarius').readings;
   for (const { character, value } of readings) {
-    const said = raw.taxa
+    const statement = raw.taxa
       .find(({ id }) => id === 'omphalotus-olearius')
       ?.statements.find((one) => one.character === character);
-    if (said?.usual && value.kind === 'states')
-      said.occasional = value.states.filter((state) => !said.usual?.includes(state));
+    if (statement?.usual && value.kind === 'states')
+      statement.occasional = value.states.filter((state) => !statement.usual?.includes(state));
   }
   return compileGuide(parseGuide(raw));
 }
@@ -134,7 +134,7 @@ tells every person of what they have (\`server/src/recall\`).
 
 ## A corrected guide
 
-One dangerous lookalike is found to be more varied than was said. Every find is asked again by what the
+One dangerous lookalike is found to be more varied than was known. Every find is asked again by what the
 correction touches (\`recomputer\`), and descent is walked down; beside it every find is decided anew and
 everything that was made is asked for all that it comes from. One core.
 

@@ -55,11 +55,11 @@ const stored = shipped.taxa
  */
 function corrected(which: readonly number[]): CompiledGuide {
   const raw = structuredClone(shippedGuide());
-  const said = raw.taxa
+  const statements = raw.taxa
     .filter((t) => t.harm.grade !== 'none')
     .flatMap((t) => t.statements.flatMap((s) => ('usual' in s ? [s] : [])));
   for (const nth of which) {
-    const statement = said[nth % said.length]!;
+    const statement = statements[nth % statements.length]!;
     const more = shipped.character(statement.character)?.stateBit.keys() ?? [];
     const unsaid = [...more].filter(
       (state) => ![...statement.usual, ...(statement.occasional ?? [])].includes(state as never),

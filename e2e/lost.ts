@@ -19,22 +19,22 @@ const LOST = `((cutOnPurpose) => {
     const { currentNode: node } = texts;
     const element = node.parentElement;
     if (element.closest('svg') || (cutOnPurpose && getComputedStyle(element).textOverflow === 'ellipsis')) continue;
-    const said = node.textContent.trim().slice(0, 40);
+    const words = node.textContent.trim().slice(0, 40);
     const tapped = element
       .closest('a, button, [role="link"], [role="button"], [role="radio"], [role="checkbox"]')
       ?.getBoundingClientRect();
     const tooHigh = element.clientHeight > 0 && element.scrollHeight > element.clientHeight + 3;
-    if (tooHigh && getComputedStyle(element).overflowY === 'hidden') lost.add('cut short: ' + said);
+    if (tooHigh && getComputedStyle(element).overflowY === 'hidden') lost.add('cut short: ' + words);
     for (const { 0: word, index } of node.textContent.matchAll(/[^\\s\\u00a0-]+/g)) {
       range.setStart(node, index);
       range.setEnd(node, index + word.length);
       const boxes = [...range.getClientRects()].filter(({ width }) => width > 1);
       if (boxes.some(({ left, right }) => left < -1 || right > innerWidth + 1) && !scrolls(element))
-        lost.add('beyond the side: ' + said);
+        lost.add('beyond the side: ' + words);
       if (tapped && boxes.some(({ left, right }) => left < tapped.left - 2 || right > tapped.right + 2))
-        lost.add('beyond what is tapped: ' + said);
+        lost.add('beyond what is tapped: ' + words);
       if (word.length <= 9 && new Set(boxes.map(({ top }) => Math.round(top / 8))).size > 1)
-        lost.add('broken: ' + word + ' of ' + said);
+        lost.add('broken: ' + word + ' of ' + words);
     }
   }
   if (document.scrollingElement.scrollWidth > innerWidth + 1) lost.add('the page is wider than the screen');

@@ -76,12 +76,12 @@ test.each<[string, Response, object]>([
     { status: 400, message: 'Password too short' },
   ],
   ['no reason at all', json(418, ''), { status: 418, message: 'The server answered 418.' }],
-])('%s: refused, with its reason', async (_, response, said) => {
+])('%s: refused, with its reason', async (_, response, problem) => {
   const refused = await answering(response)
     .ask('POST', '/anything', {})
     .catch((error: unknown) => error);
   expect(refused).toBeInstanceOf(Refused);
-  expect(refused).toMatchObject(said);
+  expect(refused).toMatchObject(problem);
 });
 
 test('of what others recorded everything is taken up to the first that this Pause cannot read', async () => {

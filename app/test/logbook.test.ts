@@ -221,10 +221,10 @@ describe('a file that is taken in', () => {
     ['{ "format": "pause-export/1", "own": [{ "kind": "readings" }] }', /^own\[0\]\./],
     ['kind,id,date\njar,find-0001,2026-09-14', /^line 2, kind: /],
     ['eventDate,scientificName\nnever,Boletus edulis', /^line 2, eventDate: /],
-  ])('what is wrong with it is said, and nothing is taken (%#)', async (text, said) => {
+  ])('what is wrong with it is said, and nothing is taken (%#)', async (text, remark) => {
     const { store } = await opened();
     const { entries, remarks } = await store.dispatch(entriesIn(text));
     expect(entries).toEqual([]);
-    expect(remarks[0]).toMatch(said);
+    expect(remarks[0]).toMatch(remark);
   });
 });

@@ -75,7 +75,7 @@ test('a device set to the language for trying out speaks it; one of an unknown l
 });
 
 test('no message is empty, has two blanks in a row, or lacks what it is given', async () => {
-  const said = await Promise.all(
+  const written = await Promise.all(
     readdirSync(FOLDER).map(async (file) => {
       const { t } = (await import(`${FOLDER}/${file}`)) as { t: Readonly<Record<string, unknown>> };
       return Object.entries(t).map(([name, message]) => {
@@ -87,7 +87,7 @@ test('no message is empty, has two blanks in a row, or lacks what it is given', 
       });
     }),
   );
-  const wrong = said
+  const wrong = written
     .flat()
     .filter(
       ([, text]) =>

@@ -1,4 +1,4 @@
-/** What is said about the notebook wherever one is: each condition has its sentence. */
+/** What is shown of the notebook wherever one is: each condition has its sentence. */
 import './guide';
 import { act, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
@@ -20,7 +20,7 @@ const WAITING = [
 ] as unknown as Entry[];
 type State = Parameters<typeof outbox.actions.noted>[0];
 
-async function said(state: State, signedOut = false): Promise<string> {
+async function shown(state: State, signedOut = false): Promise<string> {
   const { store } = rig();
   await store.dispatch(loadMe());
   const { container } = render(
@@ -35,8 +35,8 @@ async function said(state: State, signedOut = false): Promise<string> {
   return container.textContent;
 }
 
-test('while all is well nothing is said', async () => {
-  expect(await said({})).toBe('');
+test('while all is well nothing is shown', async () => {
+  expect(await shown({})).toBe('');
 });
 
 test.each<[string, State, RegExp]>([
@@ -71,17 +71,17 @@ test.each<[string, State, RegExp]>([
     /Fetching the notebook: 50 of 234.*go on meanwhile/,
   ],
 ])('%s', async (_, state, sentence) => {
-  expect(await said(state)).toMatch(sentence);
+  expect(await shown(state)).toMatch(sentence);
 });
 
 test('signed out', async () => {
-  expect(await said({ waiting: WAITING }, true)).toMatch(
+  expect(await shown({ waiting: WAITING }, true)).toMatch(
     /Mirel Aschkar is signed out.*stays on this device \(1 now\)/,
   );
 });
 
-test('what does not count is said before anything else', async () => {
-  expect(await said({ notKept: 'No.', away: true, waiting: WAITING, clockOff: 99 })).toMatch(
+test('what does not count is shown before anything else', async () => {
+  expect(await shown({ notKept: 'No.', away: true, waiting: WAITING, clockOff: 99 })).toMatch(
     /^Your last entry was not kept/,
   );
   expect(screen.getAllByRole('alert').length).toBeGreaterThan(0);

@@ -181,7 +181,7 @@ describe('looking ahead', () => {
 });
 
 describe('what a group is told of dangerous ones', () => {
-  const said = (id: string, by: string, at: string, more: object = {}) =>
+  const sighting = (id: string, by: string, at: string, more: object = {}) =>
     ({
       id,
       by,
@@ -207,17 +207,19 @@ describe('what a group is told of dangerous ones', () => {
 
   test('is the last word of somebody else, of the last fortnight, until it is read or taken back', () => {
     const [old, early, late] = [
-      said('old', 'tarn', '2026-08-30T09:00:00.000Z'),
-      said('early', 'tarn', '2026-09-08T09:00:00.000Z'),
-      said('late', 'oda', '2026-09-12T09:00:00.000Z', { what: 'seen' }),
+      sighting('old', 'tarn', '2026-08-30T09:00:00.000Z'),
+      sighting('early', 'tarn', '2026-09-08T09:00:00.000Z'),
+      sighting('late', 'oda', '2026-09-12T09:00:00.000Z', { what: 'seen' }),
     ];
     expect(warned([early, late])).toEqual(['late']);
     expect(warned([old])).toEqual([]);
-    expect(warned([said('own', 'mirel', '2026-09-12T09:00:00.000Z')])).toEqual([]);
+    expect(warned([sighting('own', 'mirel', '2026-09-12T09:00:00.000Z')])).toEqual([]);
     expect(warned([early, late], ['late'])).toEqual([]);
-    expect(warned([early, said('gone', 'oda', '2026-09-13T09:00:00.000Z', { what: 'nothing' })])).toEqual([]);
+    expect(warned([early, sighting('gone', 'oda', '2026-09-13T09:00:00.000Z', { what: 'nothing' })])).toEqual(
+      [],
+    );
     expect(
-      warned([said('harmless', 'tarn', '2026-09-12T09:00:00.000Z', { taxon: 'vaccinium-myrtillus' })]),
+      warned([sighting('harmless', 'tarn', '2026-09-12T09:00:00.000Z', { taxon: 'vaccinium-myrtillus' })]),
     ).toEqual([]);
     expect(warned([early], [], { group: undefined })).toEqual([]);
   });

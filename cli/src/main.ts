@@ -24,7 +24,7 @@ interface Out {
   write(text: string): unknown;
 }
 
-/** A mistake of the caller: said in one line, exit status 2. */
+/** A mistake of the caller: reported in one line, exit status 2. */
 class Refusal extends Error {}
 
 /**

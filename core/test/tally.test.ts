@@ -117,8 +117,8 @@ test('what a further look would change is what it then does change', () => {
             : (look.mask & known.possible) === 0
               ? 'against'
               : undefined;
-        const said = relation ? tallied.change(i, character.group, look.causes, relation) : 0;
-        expect(after.tallied.count(i)).toBe(tallied.count(i) + said);
+        const change = relation ? tallied.change(i, character.group, look.causes, relation) : 0;
+        expect(after.tallied.count(i)).toBe(tallied.count(i) + change);
       });
     }),
     { numRuns: 400 },

@@ -49,7 +49,7 @@ test.each([
       and id = 'demo-find-1-r1'`,
     /is not what was told/,
   ],
-])('%s would be noticed', async (name, harm, said) => {
+])('%s would be noticed', async (name, harm, problem) => {
   const file = join(scratch, `${name.replace(/ /g, '-')}.backup`);
   const spoiled = `spoiled_${Math.floor(Math.random() * 1e6)}`;
   await backUp(cluster.url, file);
@@ -63,7 +63,7 @@ test.each([
   // What the copy was made of is compared with what came back, not with itself.
   writeFileSync(`${after}.check.json`, readFileSync(`${file}.check.json`, 'utf8'));
   const { wrong } = await restore(after, cluster.url, `${spoiled}_again`);
-  expect(wrong.join('\n')).toMatch(said);
+  expect(wrong.join('\n')).toMatch(problem);
   // And what is not whole is not left lying about.
   const admin = connect(cluster.url);
   const { rows } = await sql`select 1 from pg_database where datname = ${`${spoiled}_again`}`.execute(admin);

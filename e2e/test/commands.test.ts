@@ -17,13 +17,13 @@ chmodSync(home, 0o755);
 afterAll(() => rmSync(home, { recursive: true, force: true }));
 
 /** scripts/demo, until it ends or says the wanted words; then it is interrupted as Ctrl-C would. */
-function demo(env: NodeJS.ProcessEnv, until?: RegExp): Promise<{ status: number | null; said: string }> {
+function demo(env: NodeJS.ProcessEnv, until?: RegExp): Promise<{ status: number | null; output: string }> {
   return new Promise((resolve) => {
     const child = execFile(
       join(ROOT, 'scripts/demo'),
       { cwd: ROOT, env: { ...process.env, PAUSE_HOME: home, ...env } },
       (_error, out, err) => {
-        resolve({ status: child.exitCode, said: out + err });
+        resolve({ status: child.exitCode, output: out + err });
       },
     );
     child.stdout?.on('data', (text: string) => {
@@ -36,43 +36,43 @@ test('a port in use gets one clear sentence', async () => {
   const server = createServer().listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const { port } = server.address() as AddressInfo;
-  const { status, said } = await demo({ PORT: String(port) });
+  const { status, output } = await demo({ PORT: String(port) });
   server.close();
   expect(status).toBe(1);
-  expect(said.trim()).toBe(
+  expect(output.trim()).toBe(
     `pause: Port ${port} is in use; stop what uses it, or choose another: PORT=${port + 1} scripts/demo`,
   );
 });
 
 test('a port that is none gets one clear sentence', async () => {
-  const { status, said } = await demo({ PORT: '80 80' });
-  expect([status, said.trim()]).toEqual([1, 'pause: PORT is "80 80"; give a number from 1 to 65535.']);
+  const { status, output } = await demo({ PORT: '80 80' });
+  expect([status, output.trim()]).toEqual([1, 'pause: PORT is "80 80"; give a number from 1 to 65535.']);
 });
 
 test('a second one beside the first says that the first is there', async () => {
   writeFileSync(join(home, 'demo.pid'), String(process.pid));
-  const { status, said } = await demo({ PORT: String(await freePort()) });
+  const { status, output } = await demo({ PORT: String(await freePort()) });
   rmSync(join(home, 'demo.pid'));
   expect(status).toBe(1);
-  expect(said).toContain(
+  expect(output).toContain(
     `pause: Pause is running already (process ${process.pid}); use that one, or stop it first.`,
   );
 });
 
 test('a database that does not answer gets one clear sentence', async () => {
-  const { status, said } = await demo({
+  const { status, output } = await demo({
     PORT: String(await freePort()),
     DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none',
   });
   expect(status).toBe(1);
-  expect(said).toMatch(
+  expect(output).toMatch(
     /pause: The database does not accept the work \(.*ECONNREFUSED.*\); check DATABASE_URL, or unset it/,
   );
 });
 
 test('it starts on what is there, says how far it is and where to go, and Ctrl-C stops all of it', async () => {
   const port = await freePort();
-  const { said } = await demo({ PORT: String(port) }, /Ctrl-C stops everything/);
+  const { output } = await demo({ PORT: String(port) }, /Ctrl-C stops everything/);
   for (const step of [
     '[1/4] Database',
     '[2/4] Web application',
@@ -81,7 +81,7 @@ test('it starts on what is there, says how far it is and where to go, and Ctrl-C
     `http://127.0.0.1:${port}`,
     'Stopping',
   ])
-    expect(said).toContain(step);
+    expect(output).toContain(step);
   expect(await portTaken(port)).toBe(false);
 });
 

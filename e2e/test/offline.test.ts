@@ -105,13 +105,13 @@ test('someone ate something, offline, in mid-check: whom to call, what to say, h
     await page.getByRole('radio', { name: '5 · chanterelle' }).click();
     const aloud = page.getByRole('status').filter({ hasText: 'Read this out' });
     await aloud.waitFor();
-    const said = (await aloud.textContent()) ?? '';
+    const spoken = (await aloud.textContent()) ?? '';
     for (const part of [
       'Cantharellus cibarius, of the family Cantharellaceae',
       'Cortinarius rubellus',
       'what it was taken for, not what was eaten',
     ])
-      expect(said).toContain(part);
+      expect(spoken).toContain(part);
     const silent = page.getByRole('list', { name: 'How long each stays silent' }).getByRole('listitem');
     expect(await silent.first().textContent()).toMatch(/^Deadly webcapsilent for 2 to 21 days/);
     // No hour is written as if it were a day: what is silent comes before what shows within hours.

@@ -128,7 +128,7 @@ export async function openCluster(
   };
 }
 
-/** Starts the cluster in a folder. @throws Hitch with what it said last */
+/** Starts the cluster in a folder. @throws Hitch with its last lines */
 async function startOn(bin: string, home: string, port: number): Promise<void> {
   const data = join(home, 'data');
   const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories= -c fsync=on`;

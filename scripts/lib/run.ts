@@ -31,7 +31,7 @@ export function run(
   });
 }
 
-/** The last lines of what a program said. */
+/** The last lines that a program wrote. */
 export function tail(output: string, lines = 6): string {
   return output.trimEnd().split('\n').slice(-lines).join('\n');
 }

@@ -111,7 +111,7 @@ export async function buildWebApp(root: string): Promise<{ folder: string; built
   );
   if (status !== 0 || !existsSync(join(folder, 'index.html'))) {
     throw new Hitch(
-      `The web application could not be built; this is what the builder said:\n${tail(output, 30)}`,
+      `The web application could not be built; this is what the builder wrote:\n${tail(output, 30)}`,
     );
   }
   beginApart(folder);

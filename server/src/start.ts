@@ -187,7 +187,7 @@ async function openWork(
 /**
  * Migrates, loads the demo data if asked, and serves.
  *
- * @throws Error with `code` EADDRINUSE if the port is taken, or what the database said
+ * @throws Error with `code` EADDRINUSE if the port is taken, or the database's own error
  */
 export async function startServer(options: StartOptions): Promise<RunningServer> {
   const log = pino({ level: options.logLevel ?? 'warn' });

@@ -97,7 +97,7 @@ function clockWords(minutes: number): string {
   return far >= 90 ? t.hours(Math.round(far / 60), way) : t.minutes(far, way);
 }
 
-/** What is to be said, why, and what can be done about it. */
+/** What is shown, why, and what can be done about it. */
 export function OutboxWords() {
   const act = useAct();
   const router = useRouter();

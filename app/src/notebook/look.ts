@@ -15,7 +15,7 @@ export interface LookSettings {
   readonly callsAsked?: boolean | undefined;
   /** What holding an answer does was shown. */
   readonly holdKnown?: boolean | undefined;
-  /** Of the screen, after a card was laid on it. */
+  /** Of the screen, after a card was held to it. */
   readonly pixelsPerMillimetre?: number | undefined;
 }
 

@@ -3,7 +3,7 @@ import { outbox } from './outboxSlice';
 import { refreshFinds } from './repository/finds';
 import type { Thunk } from './store';
 
-/** What is said of entries that wait or were refused. */
+/** What is shown of entries that wait or were refused. */
 
 /** Takes up what waited when the tab was closed, and what had been refused. */
 export function openOutbox(): Thunk<Promise<void>> {

@@ -33,7 +33,7 @@ export const ruled =
 /**
  * Asks the core again about a find that changed.
  *
- * @param foreseen what it said already, where it was asked about the very same record before
+ * @param foreseen what it came to already, where it was asked about the very same record before
  */
 export function reconsider(id: string, foreseen?: Judgement): Thunk<Promise<void>> {
   return async (dispatch, getState, { evaluator, drawn }) => {

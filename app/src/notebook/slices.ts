@@ -32,7 +32,7 @@ interface MeState {
   readonly signedOut?: boolean;
   /** The server is the demo, and nobody is signed in. */
   readonly demoOffered?: boolean;
-  /** Where the server's letters go, as it said last. */
+  /** Where the server's letters go, as it last reported. */
   readonly letters?: Letters;
   /** What the server knows is here, or it was long enough in coming. */
   readonly asked?: boolean;

@@ -12,12 +12,12 @@ import { me, type Person, pages } from './slices';
 import type { Running, Thunk } from './store';
 
 /**
- * With more entries than this to come, it is said: a line that comes and goes at once would only push what is
+ * With more entries than this to come, it is shown: a line that comes and goes at once would only push what is
  * about to be tapped.
  */
 const LONG = 300;
 
-/** A clock that is off by more is said to be wrong, and the notebook's time is reckoned with instead. */
+/** A clock that is off by more counts as wrong, and the notebook's time is reckoned with instead. */
 const CLOCK_OFF_MS = 5 * 60_000;
 
 const wantsAgain = (running: Running) => running.again;
@@ -190,7 +190,7 @@ export function streamGrew(grew?: { readonly stream: string; readonly last: numb
       try {
         if (!(await dispatch(pullStream(grew.stream, grew.last)))) return;
       } catch {
-        // What went wrong is found out, and said, by asking for everything.
+        // What went wrong is found out, and shown, by asking for everything.
       }
     }
     await dispatch(syncAll());

@@ -3,7 +3,7 @@ import { t } from './en/names';
 
 /**
  * Day and month names and their order as the device's language has them. Making one takes long, so it is made
- * when the first day is said.
+ * when the first day is written.
  */
 export const formatBy = (parts: Intl.DateTimeFormatOptions) => {
   let made: Intl.DateTimeFormat | undefined;

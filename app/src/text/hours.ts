@@ -10,7 +10,7 @@ const MOST_DAYS = 30;
 /**
  * Hours up to two days, days up to a month, weeks beyond.
  *
- * @param inDays said in days even where hours would do
+ * @param inDays written in days even where hours would do
  */
 function lasting(
   hours: number,

@@ -35,9 +35,9 @@ export function messages<const English extends Area>(name: string, english: Engl
   return { ...english, ...language.area(name, english) } as Translation<English>;
 }
 
-/** What is said one sentence after another; those that are not said are left out. */
-export function sentences(...said: readonly (string | false | undefined)[]): string {
-  return said.filter(Boolean).join(' ');
+/** Joins sentences; those that do not apply are left out. */
+export function sentences(...all: readonly (string | false | undefined)[]): string {
+  return all.filter(Boolean).join(' ');
 }
 
 /** Short facts beside each other on one line: "about 200 g · piece 2"; those that are not known are left out. */

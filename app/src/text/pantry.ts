@@ -213,7 +213,7 @@ export function tasteRefusalWords(refusal: TasteRefusal): string {
   }
 }
 
-/** What is said beside a meal. */
+/** What is shown beside a meal. */
 export function mealReminderWords(reminder: MealReminder): string {
   switch (reminder.code) {
     case 'child':

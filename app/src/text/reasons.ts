@@ -52,7 +52,7 @@ const FIELD: Readonly<Record<ContextField, string>> = {
   tracedToBase: t.itGrowsAmongOthersTrace,
 };
 
-/** @param most of so many the names are said, of the others the number */
+/** @param most of so many the names are given, of the others the number */
 export function passedOver(characters: readonly CharacterId[], most = characters.length): string {
   return t.passedOverOneMayStay(
     few(

@@ -5,7 +5,7 @@ import { t } from './en/recalls';
 import { sentences } from './messages';
 import { GRADE, CommonName, commonName, lowerFirst, characterName, numberWord } from './names';
 
-/** What is said of what no longer counts. */
+/** Words for what no longer counts. */
 
 const worst = (grade: HarmGrade) =>
   grade === 'none' ? t.everythingDangerousOfTheGuide : t.whatCouldBeAmongIt(GRADE[grade]);

@@ -59,7 +59,7 @@ function beforeSecondLooks(verdict: Verdict, plan: AskedPlan | Plan | undefined)
   return again ? undefined : t.whatIsDangerousIsRuled(lowerFirst(characterName(first.character)));
 }
 
-/** What holds only if it is what it is taken for: it is said as an *if*, and after what is not ruled out. */
+/** What holds only if it is what it is taken for: it is written as an *if*, and after what is not ruled out. */
 const ABOUT_PART = new Set(['part-not-wanted', 'part-harmful', 'use-not-known', 'part-not-at-stage']);
 
 export const aboutPart = ({ code }: Pick<Reason, 'code'>): boolean => ABOUT_PART.has(code);

@@ -83,8 +83,8 @@ export function called(name: string | RegExp, role = 'button'): HTMLElement {
     ),
   ];
   const those = all.filter((element) => {
-    const said = element.getAttribute('aria-label') ?? element.textContent;
-    return typeof name === 'string' ? said === name : name.test(said);
+    const label = element.getAttribute('aria-label') ?? element.textContent;
+    return typeof name === 'string' ? label === name : name.test(label);
   });
   if (those.length !== 1)
     throw new Error(

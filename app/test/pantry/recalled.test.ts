@@ -83,7 +83,7 @@ describe('what no longer stands', () => {
       printedAt: new Date(AT),
     });
     const text = sheet.parts.map(({ title, lines }) => `${title}: ${lines.join(' | ')}`).join('\n');
-    for (const said of [
+    for (const words of [
       'Cantharellus cibarius',
       'Cortinarius rubellus',
       'Omphalotus olearius',
@@ -99,7 +99,7 @@ describe('what no longer stands', () => {
       'Ruled out by what was seen, if it was seen rightly.',
       'Nothing else of the guide that does harm is left',
     ])
-      expect(text).toContain(said);
+      expect(text).toContain(words);
     expect(text).not.toContain('Not ruled out');
     const nothing = sheetOf({
       id: 'find-0009',

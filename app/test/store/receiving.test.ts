@@ -50,7 +50,7 @@ describe('what others recorded', () => {
     expect(it.records.get(it.id)?.context).toEqual(it.find().record?.context);
   });
 
-  test('with a newer application is said, and what came before it is here', async () => {
+  test('with a newer application is reported, and what came before it is here', async () => {
     const it = await started();
     other(it, 'skips', 3, { piece: it.piece, character: 'latex' });
     it.server.newerFrom = it.stream.length + 1;
@@ -64,7 +64,7 @@ describe('what others recorded', () => {
     expect(it.store.getState().outbox.newerVersion).toBe(false);
   });
 
-  test('that this device has no room for is said, and fetched when there is room', async () => {
+  test('that this device has no room for is reported, and fetched when there is room', async () => {
     const it = await started();
     other(it, 'skips', 3, { piece: it.piece, character: 'latex' });
     it.storage.full = true;
@@ -92,10 +92,10 @@ test('a wiped device fetches the whole notebook, says how far it is, and is usab
     } as unknown as Entry);
   await it.wipe();
   const wiped = it.open();
-  const said: string[] = [];
+  const shown: string[] = [];
   wiped.subscribe(() => {
     const { fetching } = wiped.getState().outbox;
-    if (fetching) said.push(`${fetching.here} of ${fetching.all}`);
+    if (fetching) shown.push(`${fetching.here} of ${fetching.all}`);
   });
   const fetching = wiped.dispatch(loadMe());
   const other = await wiped.dispatch(startFind(START));
@@ -103,7 +103,7 @@ test('a wiped device fetches the whole notebook, says how far it is, and is usab
   await fetching;
   await wiped.dispatch(loadList());
   // What was begun meanwhile has been sent, and counts too.
-  expect(said).toEqual(expect.arrayContaining(['0 of 334', '100 of 338', '300 of 338']));
+  expect(shown).toEqual(expect.arrayContaining(['0 of 334', '100 of 338', '300 of 338']));
   expect(wiped.getState().outbox.fetching).toBeUndefined();
   await wiped.dispatch(loadFind(it.id));
   expect(wiped.getState().finds[it.id]?.record?.skips).toHaveLength(330);

@@ -183,7 +183,7 @@ test('the strip says one thing, the most urgent', () => {
 
 test('what is asked before the second looks is what the strip names', () => {
   const target = guide.taxon('hydnum-repandum')!;
-  let said: string[] = [];
+  let lines: string[] = [];
   let asked: string[] = [];
   for (let made = find(target.id, []), step = 1; step < 30; step += 1) {
     const {
@@ -192,7 +192,7 @@ test('what is asked before the second looks is what the strip names', () => {
     } = evaluate(guide, made);
     if (now.outcome !== 'pause' || !next) break;
     if (lacksOnlySecondLooks(now)) {
-      said = [...said, stripLine(now, planAsAsked(guide, made))];
+      lines = [...lines, stripLine(now, planAsAsked(guide, made))];
       asked = [...asked, lowerFirst(characterName(next.character))];
     }
     const value = usualValue(target, guide.character(next.character)!, 'mature' as StageId);
@@ -207,9 +207,9 @@ test('what is asked before the second looks is what the strip names', () => {
       ],
     };
   }
-  expect(said.length).toBeGreaterThan(1);
-  expect(said[0]).toContain(`What is dangerous is ruled out. Before the second looks: ${asked[0]}. `);
-  for (const [n, line] of said.entries()) expect(line).toContain(asked[n]);
+  expect(lines.length).toBeGreaterThan(1);
+  expect(lines[0]).toContain(`What is dangerous is ruled out. Before the second looks: ${asked[0]}. `);
+  for (const [n, line] of lines.entries()) expect(line).toContain(asked[n]);
 });
 
 test('what an answer did to the bars is said by name, and nothing where nothing moved', () => {

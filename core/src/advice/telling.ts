@@ -28,7 +28,7 @@ export interface TellingCheck {
   readonly apart?: readonly [TaxonId, TaxonId];
 }
 
-/** Of so many candidates it is said which a check tells apart, if each is at least this share of the likeliest. */
+/** Of so many candidates a check names which it tells apart, if each is at least this share of the likeliest. */
 const LIKELY = { most: 12, share: 0.1 };
 
 /** What confusing it costs, for choosing what to look at next. */

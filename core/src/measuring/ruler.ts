@@ -7,7 +7,7 @@ export interface Length {
 /** A card as banks and libraries hand out: ISO/IEC 7810, ID-1. In mm. */
 export const CARD = { width: 85.6, height: 53.98 } as const;
 
-/** A ruler on the screen, after a card was laid on it once. */
+/** A ruler on the screen, after a card was held to it once. */
 export interface ScreenRuler {
   readonly pixelsPerMillimetre: number;
 }
@@ -17,7 +17,7 @@ const PLAUSIBLE = { least: 2.5, most: 12 } as const;
 
 /**
  * @param pixels how wide the card came out, in pixels of the screen
- * @returns undefined where no screen is like that: the card was not laid on it
+ * @returns undefined where no screen is like that: the card was not held to it
  */
 export function rulerFromCard(pixels: number): ScreenRuler | undefined {
   const pixelsPerMillimetre = pixels / CARD.width;
@@ -27,7 +27,7 @@ export function rulerFromCard(pixels: number): ScreenRuler | undefined {
 }
 
 /**
- * A length laid along the screen, by a thing held to the glass: half a millimetre at each end, and what the
+ * A length held along the screen, by a thing held to the glass: half a millimetre at each end, and what the
  * card was out.
  */
 export function lengthOnScreen(pixels: number, { pixelsPerMillimetre }: ScreenRuler): Length {

@@ -79,7 +79,7 @@ export function pickingAt(
 const isNamed = ({ taxon, part }: Allowance) => taxon !== undefined || part !== undefined;
 
 /**
- * Of what is said of taxa and parts, what is said most exactly of this one; of two that are as exact, what
+ * Of the rules for taxa and parts, the one that is most exact for this one; of two that are as exact, what
  * forbids.
  */
 function mostExact(

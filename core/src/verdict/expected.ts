@@ -24,7 +24,7 @@ function monthsAway(month: number, [from, to]: readonly [number, number]): numbe
 /**
  * How month and height stand to what the guide says of these stages of a taxon. `strains`: one month beside
  * the usual ones, or a little beyond the band: years and slopes differ. `silent`: nothing was recorded, or
- * nothing is said.
+ * nothing is reported.
  */
 export function expectedHere(
   { taxon }: CompiledTaxon,

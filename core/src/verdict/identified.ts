@@ -4,7 +4,7 @@ import { relationOverall } from './relation';
 import { STRAIN_SHARE, type TargetHolds } from './target';
 
 /**
- * So many independent things have to speak against another taxon before a find is said not to be it: more where
+ * So many independent things have to speak against another taxon before a find counts as not being it: more where
  * somebody might collect that one.
  */
 const grounds = ({ taxon }: CompiledTaxon): number => (taxon.parts.length > 0 ? 2 : 1);
@@ -16,7 +16,7 @@ const MOST_ALIKE = 3;
  * needs, nothing is open or against it, and something speaks against everything else of its kingdom in the
  * guide. It is for what nobody collects: there a name warns others, and clears nothing.
  *
- * @returns the others of which this cannot be said, where they are few and nobody collects them either; nothing
+ * @returns the others of which this does not hold, where they are few and nobody collects them either; nothing
  *   where the find is not identified
  */
 export function identifiedAs(

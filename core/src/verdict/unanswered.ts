@@ -41,7 +41,7 @@ export function rootPassedOver(guide: CompiledGuide, view: CaseView): boolean {
 /**
  * Of those, the ones whose answer could have spoken against the target. What cannot be there does not count:
  * flowers at fruiting time, spores of a young cap, a root that nobody may dig. Of a root that may be dug one
- * thing counts for all of it. Until the stage is known, nothing can be said to be there.
+ * thing counts for all of it. Until the stage is known, nothing counts as being there.
  */
 export function unanswered(guide: CompiledGuide, view: CaseView, target: CompiledTaxon): CharacterId[] {
   const stages = view.find.context.stages ?? [];

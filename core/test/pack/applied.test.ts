@@ -17,14 +17,14 @@ const problems = (work: () => unknown) => {
   return [];
 };
 
-describe('a pack laid over a guide', () => {
+describe('a pack applied over a guide', () => {
   test('adds names and lookalikes, and is named with the hash of what it says', () => {
-    const { guide: laid, held } = lay({
+    const { guide: applied, held } = lay({
       names: { 'boletus-edulis': { en: ['penny loaf'], it: ['porcino'] } },
       lookalikes: { 'boletus-edulis': ['amanita-phalloides'] },
     });
     const before = taxon('boletus-edulis').taxon;
-    const after = laid.taxa.find((t) => t.id === 'boletus-edulis');
+    const after = applied.taxa.find((t) => t.id === 'boletus-edulis');
     expect(after?.vernacularNames).toEqual({
       ...before.vernacularNames,
       en: [...before.vernacularNames.en!, 'penny loaf'],
@@ -32,7 +32,7 @@ describe('a pack laid over a guide', () => {
     });
     expect(after?.lookalikes).toEqual([...before.lookalikes, 'amanita-phalloides']);
     expect(held).toEqual([]);
-    expect(laid.packs).toEqual([
+    expect(applied.packs).toEqual([
       {
         id: 'lower-valley',
         version: contentHash(
@@ -43,7 +43,7 @@ describe('a pack laid over a guide', () => {
         ),
       },
     ]);
-    expect(compileGuide(laid).version).not.toBe(guide.version);
+    expect(compileGuide(applied).version).not.toBe(guide.version);
     expect(guide.guide.packs).toBeUndefined();
   });
 
@@ -56,8 +56,8 @@ describe('a pack laid over a guide', () => {
       scientificName: 'Cortinarius localis',
       statements: [],
     };
-    const laid = compileGuide(lay({ taxa: [newcomer] }).guide);
-    const verdict = decide(laid, parseCase({ ...find, guide: { id: laid.guide.id } }, laid));
+    const applied = compileGuide(lay({ taxa: [newcomer] }).guide);
+    const verdict = decide(applied, parseCase({ ...find, guide: { id: applied.guide.id } }, applied));
     expect(verdict.reasons).toContainEqual({
       weight: 'pause',
       code: 'bars-short',
@@ -70,9 +70,9 @@ describe('a pack laid over a guide', () => {
 
   test('an unreviewed word widens a dangerous taxon and never narrows it', () => {
     const statement = { character: 'cap.colour', usual: ['lilac'] };
-    const { guide: laid, held } = lay({ statements: [{ taxon: 'amanita-phalloides', statement }] });
+    const { guide: applied, held } = lay({ statements: [{ taxon: 'amanita-phalloides', statement }] });
     const [before] = statementsOf(guide.guide, 'amanita-phalloides', 'cap.colour')!;
-    const [after, ...more] = statementsOf(laid, 'amanita-phalloides', 'cap.colour')!;
+    const [after, ...more] = statementsOf(applied, 'amanita-phalloides', 'cap.colour')!;
     expect(more).toEqual([]);
     expect(after).toEqual({ ...before, usual: [...(before as { usual: string[] }).usual, 'lilac'] });
     expect(held).toEqual([
@@ -86,7 +86,7 @@ describe('a pack laid over a guide', () => {
   });
 
   test('a reviewed one stands as it is, for the stages it names', () => {
-    const { guide: laid, held } = lay({
+    const { guide: applied, held } = lay({
       statements: [
         {
           taxon: 'amanita-phalloides',
@@ -96,7 +96,7 @@ describe('a pack laid over a guide', () => {
       ],
     });
     const [before] = statementsOf(guide.guide, 'amanita-phalloides', 'cap.colour')!;
-    expect(statementsOf(laid, 'amanita-phalloides', 'cap.colour')).toEqual([
+    expect(statementsOf(applied, 'amanita-phalloides', 'cap.colour')).toEqual([
       { ...before, stages: ['young', 'mature'] },
       { character: 'cap.colour', stages: ['old'], usual: ['grey-white'] },
     ]);
@@ -130,7 +130,7 @@ describe('a pack laid over a guide', () => {
     ] = statementsOf(guide.guide, 'conium-maculatum', 'plant.height') as unknown as [
       { range: { outer: [number, number] } },
     ];
-    const { guide: laid } = lay({
+    const { guide: applied } = lay({
       statements: [
         {
           taxon: 'conium-maculatum',
@@ -138,7 +138,7 @@ describe('a pack laid over a guide', () => {
         },
       ],
     });
-    expect(statementsOf(laid, 'conium-maculatum', 'plant.height')).toMatchObject([
+    expect(statementsOf(applied, 'conium-maculatum', 'plant.height')).toMatchObject([
       {
         character: 'plant.height',
         range: { usual: [80, 250], outer: [Math.min(5, outer[0]), 400], unit: 'cm' },
@@ -148,12 +148,12 @@ describe('a pack laid over a guide', () => {
 
   test('what harms nobody is put right by anybody', () => {
     const statement = { character: 'cap.colour', usual: ['white'] };
-    const { guide: laid, held } = lay({ statements: [{ taxon: 'cantharellus-cibarius', statement }] });
-    expect(statementsOf(laid, 'cantharellus-cibarius', 'cap.colour')).toEqual([statement]);
+    const { guide: applied, held } = lay({ statements: [{ taxon: 'cantharellus-cibarius', statement }] });
+    expect(statementsOf(applied, 'cantharellus-cibarius', 'cap.colour')).toEqual([statement]);
     expect(held).toEqual([]);
   });
 
-  test('packs stack, each named, and none is laid twice', () => {
+  test('packs stack, each named, and none is applied twice', () => {
     const first = lay({ names: { 'boletus-edulis': { it: ['porcino'] } } }).guide;
     const second = applyPack(
       first,

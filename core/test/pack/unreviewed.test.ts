@@ -3,7 +3,7 @@ import { type StageId, compileGuide, type TaxonId, decide } from '../../src';
 import { guide, dangers, taxon, collectable, followChecks } from '../finds';
 import { lay } from './kit';
 
-describe('whatever unreviewed pack is laid', () => {
+describe('whatever unreviewed pack is applied', () => {
   const stateful = guide.characters.filter((c) => c.stateBit.size > 0 && !c.place);
   const correction = fc.constantFrom(...dangers).chain((danger) =>
     fc
@@ -34,14 +34,14 @@ describe('whatever unreviewed pack is laid', () => {
         fc.array(correction, { minLength: 1, maxLength: 6 }),
         fc.constantFrom(...finds),
         (statements, { find, had }) => {
-          const laid = compileGuide(lay({ statements }).guide);
+          const applied = compileGuide(lay({ statements }).guide);
           for (const {
             taxon: id,
             statement: { character: name },
           } of statements) {
             const index = guide.character(name)!.index;
             const before = taxon(id).overall.get(index);
-            const after = laid.taxon(id)!.overall.get(index);
+            const after = applied.taxon(id)!.overall.get(index);
             if (before === undefined) expect(after).toBeUndefined();
             else if (before.kind === 'states' && after?.kind === 'states')
               expect([
@@ -49,7 +49,7 @@ describe('whatever unreviewed pack is laid', () => {
                 (before.usual & ~after.usual) >>> 0,
               ]).toEqual([0, 0]);
           }
-          for (const row of decide(laid, find).rows)
+          for (const row of decide(applied, find).rows)
             expect([row.taxon, row.have <= (had.get(row.taxon) ?? 0)]).toEqual([row.taxon, true]);
         },
       ),

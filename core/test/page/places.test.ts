@@ -68,13 +68,13 @@ describe('a place in the group’s notebook', () => {
       [field('exactFor', ['jorun'], 4)],
       [field('exactFor', 'group', 4), field('exactFor', 'finder', 5)],
     ]) {
-      const [where, said, saw] = as('tam', ...more);
-      expect([where, said]).toMatchObject([
+      const [where, wrote, saw] = as('tam', ...more);
+      expect([where, wrote]).toMatchObject([
         { value: null, withheld: true },
         { value: null, withheld: true },
       ]);
       expect(saw).toMatchObject({ taxon: 'atropa-bella-donna', worthVisit: true });
-      expect(JSON.stringify([where, said, saw])).not.toMatch(/weir|alder|12\.23|46\.51/);
+      expect(JSON.stringify([where, wrote, saw])).not.toMatch(/weir|alder|12\.23|46\.51/);
     }
   });
 

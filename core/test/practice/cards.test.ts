@@ -204,7 +204,9 @@ describe('drills', () => {
     }
   });
   function drawnStates(one: ReturnType<typeof taxon>, character: string): string[] {
-    const said = one.taxon.statements.filter((statement) => statement.character === character);
-    return said.length === 1 && 'usual' in said[0]! && said[0].stages === undefined ? said[0].usual : [];
+    const statements = one.taxon.statements.filter((statement) => statement.character === character);
+    return statements.length === 1 && 'usual' in statements[0]! && statements[0].stages === undefined
+      ? statements[0].usual
+      : [];
   }
 });

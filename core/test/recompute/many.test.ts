@@ -89,7 +89,7 @@ describe('recomputing many stored verdicts at once', () => {
   test.each(changes)('%s: the same as each by itself', (_, change) => {
     const after = changed(change);
     const again = recomputer(guide, after);
-    const said = (g: typeof guide, taxon: string, character: string) =>
+    const stated = (g: typeof guide, taxon: string, character: string) =>
       JSON.stringify(g.taxon(taxon)?.taxon.statements.filter((s) => s.character === character) ?? []);
     const taxa = [...new Set([...guide.taxa, ...after.taxa].map((t) => t.id))].sort();
     for (const one of stored) {
@@ -103,7 +103,7 @@ describe('recomputing many stored verdicts at once', () => {
         .flatMap((taxon) =>
           [...new Set(one.find.readings.map((r) => r.character))]
             .sort()
-            .filter((character) => said(guide, taxon, character) !== said(after, taxon, character))
+            .filter((character) => stated(guide, taxon, character) !== stated(after, taxon, character))
             .map((character) => ({ taxon, character })),
         );
       expect(again(one)).toEqual({ ...alone, difference: { ...alone.difference, statements } });
@@ -111,7 +111,7 @@ describe('recomputing many stored verdicts at once', () => {
   });
 
   test('whatever statement about whatever danger is widened: the same as each by itself', () => {
-    const said = guide.taxa
+    const stated = guide.taxa
       .filter((t) => t.grade !== 'none')
       .flatMap((t) =>
         t.taxon.statements.flatMap((s) => ('usual' in s ? [{ taxon: t.id, character: s.character }] : [])),
@@ -119,12 +119,12 @@ describe('recomputing many stored verdicts at once', () => {
     let moved = 0;
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.nat(said.length - 1), fc.nat(31)), { minLength: 1, maxLength: 6 }),
+        fc.array(fc.tuple(fc.nat(stated.length - 1), fc.nat(31)), { minLength: 1, maxLength: 6 }),
         (corrections) => {
           const after = changed((raw) => {
             for (const [which, state] of corrections) {
-              const of = statement(raw, said[which]!.taxon, said[which]!.character);
-              const states = [...guide.character(said[which]!.character)!.stateBit.keys()];
+              const of = statement(raw, stated[which]!.taxon, stated[which]!.character);
+              const states = [...guide.character(stated[which]!.character)!.stateBit.keys()];
               const more = states[state % states.length]!;
               if (
                 ![...(of.usual as string[]), ...((of.occasional as string[] | undefined) ?? [])].includes(

@@ -22,11 +22,11 @@ describe('recomputing a stored verdict under a new guide', () => {
   test('a corrected statement recalls what no longer stands, and says which statement it was', () => {
     const corrected = changed((raw) => {
       for (const { character, value } of kept.readings) {
-        const said = raw.taxa
+        const statement = raw.taxa
           .find((t) => t.id === 'omphalotus-olearius')!
           .statements.find((x) => x.character === character);
-        if (said?.usual && value.kind === 'states')
-          said.occasional = value.states.filter((s) => !(said.usual as string[]).includes(s));
+        if (statement?.usual && value.kind === 'states')
+          statement.occasional = value.states.filter((s) => !(statement.usual as string[]).includes(s));
       }
     });
     const { difference, verdict: after } = recomputer(guide, corrected)({ find: kept, verdict });

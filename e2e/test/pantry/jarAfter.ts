@@ -48,7 +48,7 @@ export async function makeSheet(page: Page, batch: string): Promise<void> {
     .waitFor();
   const { text, pages } = await textOf(await saved(page, 'Save as PDF'));
   expect(pages).toBe(1);
-  for (const said of [
+  for (const words of [
     'Cantharellus cibarius',
     'Cortinarius rubellus',
     'Silent for two days',
@@ -61,7 +61,7 @@ export async function makeSheet(page: Page, batch: string): Promise<void> {
     'Spruce above the Karrow spring',
     'Smell',
   ])
-    expect(text).toContain(said);
+    expect(text).toContain(words);
   await press(page, 'Send it to the made-up poison line');
   await page.clock.runFor(2000);
   await page

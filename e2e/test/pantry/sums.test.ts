@@ -6,7 +6,7 @@ import { rig, press, fill, sent, saved, setUp } from './kit';
 jest.setTimeout(240_000);
 setUp();
 
-test('sums in units of a kitchen, wide: what cannot be is said, what keeps too short is said', async () => {
+test('sums in units of a kitchen, wide: what cannot be is refused, what keeps too short is reported', async () => {
   const { page, context, errors } = await rig.open(WIDE);
   await page.goto('/batch/new?from=demo-batch-5e20c7a1');
   await page.getByRole('checkbox', { name: /^Bilberry syrup/, checked: true }).waitFor();
@@ -120,7 +120,7 @@ test('the logbook goes out and comes in again, on another device and as another 
     .waitFor();
   await (await takeIn(page, 'x.csv', 'only a line')).getByText(/^It is none of the formats/).waitFor();
   // Of any other table somebody says which column is what; what is likely is chosen.
-  const said = await takeIn(page, 'own.csv', OWN_TABLE);
+  const remarks = await takeIn(page, 'own.csv', OWN_TABLE);
   const columns = page.getByRole('group', { name: 'Which column is what?' });
   expect(await columns.getByRole('button', { name: 'Take it in' }).isDisabled()).toBe(true);
   const takeSeen = async () => {
@@ -128,10 +128,10 @@ test('the logbook goes out and comes in again, on another device and as another 
     await columns.getByRole('button', { name: 'Take it in' }).click();
   };
   await takeSeen();
-  await said.getByText('3 entries were taken', { exact: false }).waitFor();
+  await remarks.getByText('3 entries were taken', { exact: false }).waitFor();
   await takeIn(page, 'own.csv', OWN_TABLE);
   await takeSeen();
-  await said.getByText('Nothing in it is new here.').waitFor();
+  await remarks.getByText('Nothing in it is new here.').waitFor();
   await (
     await takeIn(page, 'x.csv', 'eventDate,scientificName\nyesterday,Vaccinium myrtillus')
   )

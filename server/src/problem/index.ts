@@ -27,7 +27,7 @@ export class Problem extends Error {
     this.name = 'Problem';
   }
 
-  /** As it is said to whoever asked. */
+  /** As it is shown to whoever asked. */
   body(): Readonly<Record<string, unknown>> {
     return {
       type: `urn:pause:problem:${this.code}`,
@@ -81,7 +81,7 @@ interface BodyError {
 /** A lock that was not let go, a statement that took too long, two that waited for each other. */
 const HELD_UP = new Set(['55P03', '57014', '40P01', '25P03']);
 
-/** Everything thrown becomes a problem; what nobody foresaw is logged and said without its insides. */
+/** Everything thrown becomes a problem; what nobody foresaw is logged and reported without its insides. */
 export function problemHandler(log: (error: unknown) => void): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
     if (response.headersSent) {

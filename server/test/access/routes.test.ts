@@ -18,11 +18,11 @@ describe('every route', () => {
 
   test.each(rows)('$name', async ({ route, row, as }) => {
     const { path, body } = await row.ask(as);
-    const { status, body: said } = await ask(as, (route.split(' ')[0] ?? '').toUpperCase(), path, body);
+    const { status, body: answer } = await ask(as, (route.split(' ')[0] ?? '').toUpperCase(), path, body);
     if (row.may.includes(as)) expect([401, 403, 404]).not.toContain(status);
     else {
       expect(status).toBe(row.others[as]);
-      expect(JSON.stringify(said)).not.toContain(PLACE);
+      expect(JSON.stringify(answer)).not.toContain(PLACE);
     }
     expect(status).toBeLessThan(500);
   });

@@ -139,7 +139,7 @@ test('the application’s database role owns nothing, and can undo nothing that 
     ['drop function erase_notebook', /must be owner/],
     ['create table mine (id text)', /permission denied/],
   ];
-  for (const [text, said] of ownerOnly) await expect(sql.raw(text).execute(as)).rejects.toThrow(said);
+  for (const [text, error] of ownerOnly) await expect(sql.raw(text).execute(as)).rejects.toThrow(error);
   // Nor where it says that it erases.
   await expect(
     as.transaction().execute(async (transaction) => {

@@ -178,8 +178,8 @@ describe('what was taken', () => {
       ['need', { eaters: 2, servings: 1, servingGrams: 100, yield: 0 }],
       ['count', { how: 'squares', counts: [3], squares: 9 }],
     ] as const) {
-      const [said] = await tell(member, field(member, page, 'harvest', name, value, 5));
-      expect(said).toMatch(/^4(00|22) .*value/);
+      const [answer] = await tell(member, field(member, page, 'harvest', name, value, 5));
+      expect(answer).toMatch(/^4(00|22) .*value/);
     }
     expect(await pulled(keeper, `g:${group}`)).toContain('"amount":1.5');
   });

@@ -73,9 +73,9 @@ function varied(taxon: string, readings: ReturnType<typeof followChecks>['readin
   const raw = JSON.parse(JSON.stringify(shippedGuide())) as {
     taxa: { id: string; statements: { character: string; usual?: string[]; occasional?: string[] }[] }[];
   };
-  const said = raw.taxa.find(({ id }) => id === taxon)?.statements ?? [];
+  const statements = raw.taxa.find(({ id }) => id === taxon)?.statements ?? [];
   for (const { character, value } of readings) {
-    const one = said.find((statement) => statement.character === character);
+    const one = statements.find((statement) => statement.character === character);
     if (one?.usual && value.kind === 'states')
       one.occasional = value.states.filter((state) => !one.usual?.includes(state));
   }

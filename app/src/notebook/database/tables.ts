@@ -67,7 +67,7 @@ async function heal(notebook: Notebook): Promise<void> {
 
 export async function open(storage: Storage, name: string, fetchBase: typeof fetchDexie): Promise<Notebook> {
   const Base = await fetchBase();
-  // A phone that dies takes nothing along: what is kept is on its storage before anything is said of it.
+  // A phone that dies takes nothing along: what is kept is on its storage before the screen shows it.
   const notebook = new Base(name, { chromeTransactionDurability: 'strict' }) as Notebook;
   notebook.version(1).stores({ waiting: 'key', records: 'id', own: 'key' });
   notebook

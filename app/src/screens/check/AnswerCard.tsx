@@ -49,7 +49,7 @@ interface AnswerCardProps {
   readonly onPass: () => void;
   /** What it would tell apart, while there is no name. */
   readonly apart?: string | undefined;
-  /** The nose is no use today; left out where that was said. */
+  /** The nose is no use today; left out where that is known. */
   readonly onCannotSmell?: (() => void) | undefined;
   /** Photos and sketches of this find. */
   readonly beside?: React.ReactNode;

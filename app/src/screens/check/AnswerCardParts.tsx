@@ -166,7 +166,7 @@ export function NoteField({ note, setNote, beside }: NoteProps) {
   );
 }
 
-/** The reasons that are said above the question. */
+/** The reasons that are shown above the question. */
 export const AGAIN: ReadonlySet<Check['why']> = new Set([
   'contradicted',
   'look-again',

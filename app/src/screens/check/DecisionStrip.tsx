@@ -49,7 +49,7 @@ export const DecisionStrip = memo(function DecisionStrip({
 /** A long reason does not take the screen: all of it stands in the verdict. */
 const MOST_LINES = 3;
 
-/** Drawn anew only where something else is said. */
+/** Drawn anew only where its words change. */
 const Sentence = memo(function Sentence({
   find,
   outcome,

@@ -30,7 +30,7 @@ interface FittedQuestionProps extends Omit<AnswerProps<Character>, 'fitted'> {
 const HOW = 74;
 /** Under the heading. */
 const BELOW_HEADING = 8;
-/** What is said about looking again, in two lines. */
+/** Words about looking again, in two lines. */
 const LOOK_AGAIN = 76;
 /** The line of a note, or of what it tells apart. */
 const LINE = 28;

@@ -12,7 +12,7 @@ interface Saving {
   readonly before: Verdict;
 }
 
-/** What is judged sooner is not said to be busy first: that would be one more drawing to wait for. */
+/** What is judged sooner is not shown as busy first: that would be one more drawing to wait for. */
 const SOON_MS = 80;
 
 /**

@@ -103,7 +103,7 @@ function FindHead({ record }: Pick<FindViewProps, 'record'>) {
   );
 }
 
-/** What this guide says now, where that is not what was said last. */
+/** What this guide says now, where that differs from the last verdict. */
 function ByThisGuideNow({ record, evaluation }: FindViewProps) {
   if (!evaluation || evaluation.verdict.outcome === lastOutcome(record)) return null;
   const { verdict } = evaluation;

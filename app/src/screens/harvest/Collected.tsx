@@ -11,7 +11,7 @@ interface CollectedProps {
   readonly render: (record: FindRecord, taxon: CompiledTaxon, part: string) => React.ReactElement;
 }
 
-/** What follows a *collect*; of anything else it is said why nothing follows. */
+/** What follows a *collect*; of anything else the reason why nothing follows. */
 export function Collected({ render }: CollectedProps) {
   return <FindFrame render={({ record }) => <Opened key={record.id} record={record} render={render} />} />;
 }

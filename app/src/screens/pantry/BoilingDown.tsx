@@ -26,7 +26,7 @@ interface BoilingDownProps {
   readonly target: number | undefined;
 }
 
-/** When the pot will be at the third level; nothing where that cannot be said yet. */
+/** When the pot will be at the third level; nothing where that is not known yet. */
 function whenDown(levels: BoilingDownProps['levels'], target: number | undefined): string | undefined {
   const [first, last] = [levels[0], levels.at(-1)];
   if (!first || !last || first === last || target === undefined) return undefined;
@@ -115,7 +115,7 @@ interface CookedProps {
   readonly onChange: (cooked: BatchFields['cooked']) => void;
 }
 
-/** How it is cooked; what must not be so is said, and is not ready. */
+/** How it is cooked; what must not be so is reported, and is not ready. */
 export function Cooked({ cooked, made, onChange }: CookedProps) {
   const refusals = cooked ? made.flatMap((one) => cookingRefusal(one, cooked) ?? []) : [];
   return (

@@ -28,8 +28,8 @@ export function LogbookFiles({ today }: { readonly today: string }) {
     });
   const take = (matching: Matching) => {
     if (!table) return;
-    void act(loadTable(table, matching)).then((said) => {
-      setLines(said);
+    void act(loadTable(table, matching)).then((remarks) => {
+      setLines(remarks);
       setTable(undefined);
     });
   };

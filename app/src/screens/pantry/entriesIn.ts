@@ -26,7 +26,7 @@ export const AT_ONCE = 200;
 
 export interface Taken {
   readonly entries: readonly Entry[];
-  /** What is to be said of it: what was left out, and why. */
+  /** Remarks on it: what was left out, and why. */
   readonly remarks: readonly string[];
   /** Its columns, where it is a table of which somebody has to say which column is what. */
   readonly columns?: readonly string[];
@@ -48,7 +48,7 @@ export function entriesIn(text: string): Thunk<Promise<Taken>> {
   };
 }
 
-/** What of any other table is not here yet, once somebody said which column is what. */
+/** What of any other table is not here yet, once somebody chose which column is what. */
 export function entriesOfTable(text: string, matching: Matching): Thunk<Promise<Taken>> {
   return takenFrom(readMatched(text, matching, guide));
 }

@@ -42,13 +42,13 @@ export function saveLogbook(format: 'json' | 'csv' | 'occurrences', day: string)
 
 const MOST_BYTES = 60_000_000;
 
-/** A table that somebody brought, and its columns: which is what has to be said first. */
+/** A table that somebody brought, and its columns: which is what has to be chosen first. */
 export interface Table {
   readonly text: string;
   readonly columns: readonly string[];
 }
 
-/** What came of a file: what is to be said of it, or what has to be asked. */
+/** What came of a file: remarks on it, or what has to be asked. */
 export interface Loaded {
   readonly lines: readonly string[];
   readonly table?: Table;
@@ -67,7 +67,7 @@ export function loadLogbook(): Thunk<Promise<Loaded>> {
   };
 }
 
-/** Takes what of a table is not here yet. @returns what is to be said of it */
+/** Takes what of a table is not here yet. @returns remarks on it */
 export function loadTable({ text }: Table, matching: Matching): Thunk<Promise<readonly string[]>> {
   return async (dispatch) => dispatch(keep(await dispatch(entriesOfTable(text, matching))));
 }

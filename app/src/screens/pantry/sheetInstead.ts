@@ -7,7 +7,7 @@ import { CommonName, GRADE, harmLine, isSilentAtFirst } from '../../text/names';
 
 /**
  * "deadly; amatoxins: destroys the liver. Silent for six to twenty-four hours; then …". Of what is silent at
- * first the effects say how long, so it is said once.
+ * first the effects say how long, so it is shown once.
  */
 export function harmWords({ id, grade, taxon: { harm } }: CompiledTaxon): string {
   const { syndrome, effects } = harm;

@@ -4,7 +4,7 @@ import type { Place } from '../../notebook/usePlaces';
 import { t } from '../../text/en/places';
 import { remarkWords } from './fileRemarks';
 
-/** Takes the places of a file into one's own notebook. @returns what is to be said of it */
+/** Takes the places of a file into one's own notebook. @returns remarks on it */
 export function loadPlaces(known: readonly Place[]): Thunk<Promise<readonly string[]>> {
   return async (dispatch) => {
     const file = await chooseFile('.gpx,.geojson,.json,application/gpx+xml,application/geo+json');

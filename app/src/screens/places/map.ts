@@ -44,7 +44,7 @@ export function useMap(): ShownMap {
   return { ...shown, again: () => setRound(round + 1) };
 }
 
-/** Takes a map out of a file into use on this device. @returns what is to be said of it */
+/** Takes a map out of a file into use on this device. @returns remarks on it */
 export function loadMap(): Thunk<Promise<readonly string[]>> {
   return async (_, __, { device }) => {
     const file = await chooseFile('.geojson,.json,application/geo+json');

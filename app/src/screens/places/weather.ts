@@ -48,7 +48,7 @@ export function useWeather(): {
   return { weather, again: () => setRound(round + 1) };
 }
 
-/** Takes a station's table into use on this device. @returns what is to be said of it */
+/** Takes a station's table into use on this device. @returns remarks on it */
 export function loadWeather(): Thunk<Promise<readonly string[]>> {
   return async (_, __, { device }) => {
     const file = await chooseFile('.csv,text/csv');

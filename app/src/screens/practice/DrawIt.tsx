@@ -15,7 +15,7 @@ interface DrawItProps {
   readonly onJudged: (how: Judged) => void;
 }
 
-/** Draw it from memory; then the plate is laid over it, and one marks oneself what was wrong. */
+/** Draw it from memory; then the plate is shown over it, and one marks oneself what was wrong. */
 export function DrawIt({ character, state, onJudged }: DrawItProps) {
   const [sketch, setSketch] = useState<Blob>();
   const [judged, setJudged] = useState<Judged>();

@@ -101,7 +101,7 @@ interface DrillsProps {
   readonly empty: string;
   /** The set for a child. */
   readonly gentle?: boolean;
-  /** Said with a question, by whoever made the lesson. */
+  /** Shown with a question, by whoever made the lesson. */
   readonly noteOf?: (card: CardId) => React.ReactNode;
 }
 

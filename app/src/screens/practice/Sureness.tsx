@@ -8,7 +8,7 @@ const ALL: readonly (readonly [Sureness, string])[] = [
   ['guess', t.aGuess],
 ];
 
-/** How sure somebody is, said before the answer. */
+/** How sure somebody is, asked before the answer. */
 export function HowSure({
   sureness,
   onChange,

@@ -21,7 +21,7 @@ const box = (x: number, y: number, width: number, height: number) =>
   `M${x} ${y}h${width}v${height}h${-width}z`;
 
 /**
- * One rate as a bar, with the span in which it most likely lies and a tick where it usually is. Said in words
+ * One rate as a bar, with the span in which it most likely lies and a tick where it usually is. Given in words
  * beside.
  */
 export function RateBar({ name, rate, usual, most, line }: RateBarProps) {

@@ -9,7 +9,7 @@ import { t } from '../../text/en/ruler';
 
 const USUAL = 4;
 
-/** A card of known size is laid on the screen, and a frame drawn up to its edge. */
+/** A card of known size is held to the screen, and a frame drawn up to its edge. */
 export function RulerScreen() {
   const act = useAct();
   const router = useRouter();

@@ -13,7 +13,7 @@ const number = z.number().int('a whole number').nonnegative('nothing or more').m
 export const Count = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('counted'), number }),
   /**
-   * Numbers in squares or strips of the same size, laid out before looking, and how large the patch is in
+   * Numbers in squares or strips of the same size, marked out before looking, and how large the patch is in
    * such squares.
    */
   z.strictObject({

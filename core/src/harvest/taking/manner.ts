@@ -44,7 +44,7 @@ export interface Manner {
   readonly bag: Bag;
 }
 
-/** Uses for which it is dried or laid into oil, which wants it dry. */
+/** Uses for which it is dried or put into oil, which wants it dry. */
 const WANTS_DRY: readonly string[] = ['tea', 'bitter-infusion', 'infused-oil', 'flavour'];
 
 export interface MannerQuestion {

@@ -65,7 +65,7 @@ export function summaryOf(record: FindRecord): FindSummary {
  * The find as the deciding function sees it, for this guide and the rules of its group. The same record gives
  * the same case in the browser and on the server.
  *
- * @returns undefined while nobody has said what it may be, or no piece was started
+ * @returns undefined while it has no name, or no piece was started
  */
 export function caseOf(record: FindRecord, guide: CompiledGuide, policy?: Policy): Case | undefined {
   const target = record.targets.at(-1);

@@ -39,7 +39,7 @@ export const HarvestFields = z.strictObject({
   /** At which stages it stood, taken over from the find. */
   stages: z.array(StageId).min(1).max(12),
   wetness: z.enum(['dry', 'damp', 'wet']),
-  /** By which hand, where that was another than was said. */
+  /** By which hand, where that was another than is advised. */
   manner: text,
   /** The bag or basket it lies in. */
   bag: word,

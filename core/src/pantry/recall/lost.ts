@@ -4,7 +4,7 @@ import type { Verdict } from '../../verdict';
 
 /** One thing that the guide says otherwise now, and on which a verdict rested. */
 export interface ChangedGround {
-  /** Of whom something else is said. */
+  /** Who has another reason. */
   readonly taxon: TaxonId;
   /** On which character; left out where the taxon as a whole is new to the guide. */
   readonly character?: CharacterId;

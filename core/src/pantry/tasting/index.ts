@@ -83,7 +83,7 @@ export type TasteState =
  * After how many hours somebody should have been asked and was not: the last of `REMIND_HOURS` that has gone,
  * with no answer since.
  *
- * @param answered when they said how it was, whatever they said
+ * @param answered when they said how it was, whatever that was
  */
 export function reminderDue(at: string, answered: readonly string[], now: Date): number | undefined {
   const hours = (instant: number) => (instant - Date.parse(at)) / 3_600_000;

@@ -29,7 +29,7 @@ export function lintTaxa(guide: CompiledGuide): LintFinding[] {
 }
 
 /**
- * What is said of a dangerous taxon and read by fewer than two: it fits and strains, and gives no bar. A
+ * What is stated of a dangerous taxon and was read by fewer than two: it fits and strains, and gives no bar. A
  * place gives none anyway.
  */
 function unconfirmed(guide: CompiledGuide, { taxon, id }: CompiledTaxon): LintFinding[] {
@@ -97,7 +97,7 @@ function wide({ taxon, id }: CompiledTaxon): LintFinding[] {
 }
 
 /**
- * Stages at which a part is said to be worth having, and no set of checks ends in collect: better not
+ * Stages at which a part is stated to be worth having, and no set of checks ends in collect: better not
  * promised.
  */
 function neverCollected(guide: CompiledGuide, compiled: CompiledTaxon): LintFinding[] {

@@ -10,7 +10,7 @@ import {
 import { canonicalJson } from '../../lib/canonical';
 import { couldFit, relationOverall } from '../../verdict';
 
-/** A taxon of which something else is said on one character; `undefined` where a version does not know it. */
+/** A taxon of which something else is stated on one character; `undefined` where a version does not know it. */
 interface ChangedStatement {
   readonly taxon: TaxonId;
   readonly character: CharacterId;
@@ -30,7 +30,7 @@ export interface GuideChange {
   readonly targets: ReadonlySet<string>;
   /** Characters whose question changed. */
   readonly characters: ReadonlySet<string>;
-  /** What is said otherwise, in the order of taxa and then characters. */
+  /** What is stated otherwise, in the order of taxa and then characters. */
   readonly changed: readonly ChangedStatement[];
   /** The same by character. */
   readonly statements: ReadonlyMap<CharacterId, readonly ChangedStatement[]>;

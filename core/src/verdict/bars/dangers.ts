@@ -40,7 +40,7 @@ export function gradeBy(taxon: CompiledTaxon, route: Route): HarmGrade {
   return taxon.taxon.harm.byRoute?.[route] ?? taxon.grade;
 }
 
-/** The route of the use that is wanted; eaten where nobody has said. */
+/** The route of the use that is wanted; eaten where it is not known. */
 export function routeOf(find: Case, target: CompiledTaxon): Route {
   const { part, use } = find.context;
   return target.taxon.parts.find((p) => p.part === part && p.use === use)?.route ?? 'eaten';

@@ -87,7 +87,7 @@ export const ROW_RULES = [secondLookMissing, notEarned] as const;
 /** What may be missing of the bars themselves. */
 const BAR_RULES = [barsShort, lookAgain] as const;
 
-/** What is said with a verdict, whatever it is. */
+/** What is given with a verdict, whatever it is. */
 const NOTE_RULES = [
   identified,
   disputed,

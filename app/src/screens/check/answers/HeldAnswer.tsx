@@ -17,7 +17,7 @@ interface HeldAnswerProps {
   readonly onBack: () => void;
 }
 
-/** One answer, large and in its whole words, with everything that can be said by it. */
+/** One answer, large and in its whole words, with everything that it can mean. */
 export function HeldAnswer({ state, drawing, onAnswer, onSeveral, onBack }: HeldAnswerProps) {
   return (
     <View role="group" aria-label={t.thisAnswer} style={styles.held}>

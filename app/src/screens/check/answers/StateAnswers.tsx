@@ -17,7 +17,7 @@ const OutlineOnPhoto = latePart(() => import('../measuring/onPhoto').then((m) =>
 type Answered = OfKind<'states' | 'colour'>;
 
 /**
- * One tap answers. An answer that is held is shown large, with everything that can be said by it; where one is
+ * One tap answers. An answer that is held is shown large, with everything that it can mean; where one is
  * unsure between several, two or more are named, and one more tap answers.
  */
 export function StateAnswers(props: AnswerProps<Answered>) {

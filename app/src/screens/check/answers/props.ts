@@ -11,7 +11,7 @@ export interface AnswerProps<C extends Character> {
   readonly effects: readonly AnswerEffect[];
   /** There is a keyboard: the keys are shown. */
   readonly keys: boolean;
-  /** @param sureness - where it is said with the answer; else as it was chosen for the question */
+  /** @param sureness - where it is given with the answer; else as it was chosen for the question */
   readonly onAnswer: (value: ReadingValue, sureness?: Sureness) => void;
   /** The states that one is unsure between; undefined where one answer is given. */
   readonly several: readonly StateId[] | undefined;

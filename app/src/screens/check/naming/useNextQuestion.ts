@@ -17,7 +17,7 @@ export interface NextQuestion {
   readonly pass: () => void;
   /** Leaves it for now, without a word on record. */
   readonly later: () => void;
-  /** The nose is no use today; undefined where that was said. */
+  /** The nose is no use today; undefined where that is known. */
   readonly cannotSmell: (() => void) | undefined;
   /** Asks something else than what is proposed. */
   readonly choose: (character: CharacterId) => void;

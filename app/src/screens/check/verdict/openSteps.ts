@@ -21,7 +21,7 @@ const AROUND: ReadonlySet<string> = new Set(['context-missing', 'not-traced']);
  * All that a verdict at pause leaves open, in the order in which it can be closed: the stage, the looks as they will be
  * asked, what is asked of place and plant, who eats along, then what takes other people.
  *
- * @param eatersOpen whether it still has to be said who will eat it
+ * @param eatersOpen whether it is still open who will eat it
  */
 export function openSteps(
   find: string,
