@@ -8,7 +8,8 @@ import { changeFields } from '../../notebook/changeFields';
 import type { Pantry, BatchPage } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { measureWords, causeWords } from '../../text/recalls';
 import { madesOf } from './batch';
 import { styles } from './batchStyles';
@@ -22,13 +23,13 @@ export function Held({ one, pantry }: { readonly one: Recalled; readonly pantry:
   const nameOf = useNames(pantry);
   const [word, what] = measureWords(one);
   return (
-    <View style={styles.held} role="status" aria-label={t.inQuestion}>
+    <View style={styles.held} role="status" aria-label={pantryText.inQuestion}>
       <Strong on="dark">{word}</Strong>
       <Body on="dark">
         {what} {one.causes.map((cause) => causeWords(cause, nameOf(cause.of))).join(' ')}
       </Body>
       <Button
-        label={t.whatAndWhy}
+        label={pantryText.whatAndWhy}
         tone="outline"
         style={styles.onDark}
         onPress={() => router.push('/recall')}
@@ -71,7 +72,7 @@ export function Became({
         <Button label={t.giveAway} tone="outline" onPress={() => to('gift')} />
         {outward ? null : (
           <Button
-            label={t.aFirstTaste}
+            label={pantryText.aFirstTaste}
             tone="outline"
             onPress={() => router.push({ pathname: '/taste', params: { of: id } })}
           />
@@ -95,9 +96,9 @@ export function Ended({ id }: { readonly id: string }) {
   return (
     <View style={styles.block}>
       <ChipRow label={t.whatBecameOfTheRest}>
-        <Button label={t.usedUpHeading} tone="outline" onPress={() => end('used-up')} />
+        <Button label={pantryText.usedUpHeading} tone="outline" onPress={() => end('used-up')} />
         <Button label={t.spoilt} tone="outline" onPress={() => end('spoilt')} />
-        <Button label={t.thrownOutHeading} tone="outline" onPress={() => end('thrown-out')} />
+        <Button label={pantryText.thrownOutHeading} tone="outline" onPress={() => end('thrown-out')} />
         <Button label={t.thereIsSome} tone="plain" onPress={() => setAsking(false)} />
       </ChipRow>
     </View>

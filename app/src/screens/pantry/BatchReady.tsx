@@ -9,7 +9,7 @@ import { changeFields } from '../../notebook/changeFields';
 import { type BatchPage, type Pantry, gramsIn } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { numberWord } from '../../text/names';
 import { stepWords, amountWords, STORE } from '../../text/pantry';
 import { isoDayName } from '../../text/places';

@@ -18,7 +18,8 @@ import { changeFields } from '../../notebook/changeFields';
 import { usePantry, type BatchPage, type Pantry, leftIn } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { upper } from '../../text/names';
 import { SPOILS, STORE, METHOD, amountWords, stepWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
@@ -41,7 +42,7 @@ export function BatchScreen() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   if (!batch)
@@ -78,33 +79,40 @@ function Batch({ batch, pantry }: BatchProps) {
       <BatchHead batch={batch} pantry={pantry} />
       {recalled ? <Held one={recalled} pantry={pantry} /> : null}
       {leftOut.map(({ step, why }) => (
-        <SmallStrong key={step.id}>{t.stepLeftOutBecause(stepWords(step), why)}</SmallStrong>
+        <SmallStrong key={step.id}>{pantryText.stepLeftOutBecause(stepWords(step), why)}</SmallStrong>
       ))}
       {wide ? <View style={styles.columns}>{columns}</View> : columns}
     </Screen>
   );
 }
 
-const ENDED = { 'used-up': t.usedUp, 'thrown-out': t.thrownOut, spoilt: t.hasSpoilt };
+const ENDED = {
+  'used-up': pantryText.usedUp,
+  'thrown-out': pantryText.thrownOut,
+  spoilt: pantryText.hasSpoilt,
+};
 
 /** It is still being made. */
 const isMade = ({ fields: { readyOn, ended } }: BatchPage) => readyOn === undefined && ended === undefined;
 
 function BatchHead({ batch, pantry }: BatchProps) {
-  const { name = t.aBatch, method, on, bestBefore, ended } = batch.fields;
+  const { name = pantryText.aBatch, method, on, bestBefore, ended } = batch.fields;
   const left = leftIn(pantry, batch);
   return (
     <View>
       <Small soft>
-        {[method && METHOD[method][1], on && t.begun(isoDayName(on))].filter(Boolean).join(' · ')}
+        {[method && METHOD[method][1], on && pantryText.begun(isoDayName(on))].filter(Boolean).join(' · ')}
       </Small>
       <Title>{name}</Title>
       <Strong>
         {ended
           ? upper(ENDED[ended.why])
           : isMade(batch)
-            ? t.beingMade
-            : [left && t.left(amountWords(left)), bestBefore && t.bestBefore(isoDayName(bestBefore))]
+            ? pantryText.beingMade
+            : [
+                left && pantryText.left(amountWords(left)),
+                bestBefore && pantryText.bestBefore(isoDayName(bestBefore)),
+              ]
                 .filter(Boolean)
                 .join(', ')}
       </Strong>

@@ -14,7 +14,8 @@ import { NumberField } from '../../components/NumberField';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { COOKING, cookingRefusalWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
 
@@ -120,8 +121,8 @@ export function Cooked({ cooked, made, onChange }: CookedProps) {
   const refusals = cooked ? made.flatMap((one) => cookingRefusal(one, cooked) ?? []) : [];
   return (
     <View style={styles.block}>
-      <SmallStrong>{t.howItWasMadeReady}</SmallStrong>
-      <ChipRow label={t.howItWasMadeReady}>
+      <SmallStrong>{pantryText.howItWasMadeReady}</SmallStrong>
+      <ChipRow label={pantryText.howItWasMadeReady}>
         {COOKING_WAYS.map((how) => (
           <Chip
             key={how}

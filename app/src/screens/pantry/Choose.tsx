@@ -16,7 +16,8 @@ import {
   TARGET,
   Grow,
 } from '../../components';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { amountWords } from '../../text/pantry';
 import { UNITS } from '../../text/units';
 
@@ -100,8 +101,8 @@ interface ChooseProps {
 export function Choose({ choices, chosen: { texts, set, amounts }, asks, whole }: ChooseProps) {
   return (
     <>
-      <Heading>{t.ofWhat}</Heading>
-      <View role="list" aria-label={t.ofWhat}>
+      <Heading>{pantryText.ofWhat}</Heading>
+      <View role="list" aria-label={pantryText.ofWhat}>
         <Rule strong />
         {choices.map(({ source: { id }, name, line, left, not }) => {
           const text = texts[id];

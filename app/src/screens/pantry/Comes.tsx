@@ -5,7 +5,8 @@ import { colour, Heading, Small, space, stroke, Strong, TARGET, Stack } from '..
 import type { Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { placeOf } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
 import { memberName } from '../../text/people';
@@ -35,7 +36,7 @@ export function Comes({ id, pantry }: { readonly id: string; readonly pantry: Pa
               <Line
                 key={one.id}
                 href={{ pathname: '/batch/[id]', params: { id: one.id } }}
-                name={one.fields.name ?? t.aBatch}
+                name={one.fields.name ?? pantryText.aBatch}
                 line={one.fields.on ? isoDayName(one.fields.on) : ''}
               />
             ))}
@@ -109,7 +110,7 @@ function FromBatch({ source, pantry, seen }: FromProps) {
   const { id } = source;
   const batch = pantry.batches.find((one) => one.id === id);
   if (!batch) return <Small soft>{t.aBatchThatIsNot}</Small>;
-  const { name = t.aBatch, method, on, from = [] } = batch.fields;
+  const { name = pantryText.aBatch, method, on, from = [] } = batch.fields;
   return (
     <View role="listitem">
       <Line
@@ -137,7 +138,11 @@ function FromHarvest({ source, pantry }: Omit<FromProps, 'seen'>) {
   const harvest = pantry.harvests.find((one) => one.id === id);
   if (!harvest)
     return (
-      <Line href={{ pathname: '/find/[id]', params: { id } }} name={t.aFind} line={someOf(source) ?? ''} />
+      <Line
+        href={{ pathname: '/find/[id]', params: { id } }}
+        name={pantryText.aFind}
+        line={someOf(source) ?? ''}
+      />
     );
   const { taxon = '', part = '', on, place, find = '', taken } = harvest.fields;
   const placePage = place === undefined ? undefined : pantry.pages[place];

@@ -7,7 +7,7 @@ import { Heading, Body, ChipRow, Chip, Field, Button } from '../../components';
 import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { type Weighed, Series } from './DryingSeries';
 import { styles } from './dryingStyles';
 

@@ -7,7 +7,7 @@ import type { BatchFields } from '@pause/core/pantry';
 import { Body, Strong, Small, colour, font } from '../../components';
 import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { amountWords } from '../../text/pantry';
 import { HEIGHT, styles } from './dryingStyles';
 

@@ -7,7 +7,8 @@ import { changeFields } from '../../notebook/changeFields';
 import type { PortionPage } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 
 /** What somebody felt after it. */
 export function HowItWent({ portion: { id, person, fields } }: { readonly portion: PortionPage }) {
@@ -18,7 +19,7 @@ export function HowItWent({ portion: { id, person, fields } }: { readonly portio
     <Stack gap="s">
       <Heading>{t.howItWent}</Heading>
       {signs.length === 0 ? <Body>{t.nobodyHasFeltAnythingSo}</Body> : null}
-      <View role="list" aria-label={t.whatWasFelt}>
+      <View role="list" aria-label={pantryText.whatWasFelt}>
         {signs.map((one) => (
           <View key={one.at} role="listitem">
             <Body>
@@ -60,7 +61,7 @@ function Felt({ id }: { readonly id: string }) {
         hint={t.whoAndWhat}
       />
       <Button
-        label={t.putItDown}
+        label={pantryText.putItDown}
         tone="outline"
         disabled={text.trim() === ''}
         style={styles.start}

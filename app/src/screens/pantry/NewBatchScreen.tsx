@@ -27,7 +27,8 @@ import { usePantry, begin } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useAct } from '../../notebook/store';
 import { useDay } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { upper } from '../../text/names';
 import { contentWords, METHOD, refusalWords } from '../../text/pantry';
 import { madesOf } from './batch';
@@ -42,7 +43,7 @@ export function NewBatchScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   return (
@@ -76,7 +77,7 @@ function New({ first, choices }: NewProps) {
           <Notice
             title={t.nothingWasBroughtHomeYet}
             text={t.aFindThatWasCollected}
-            action={t.finds}
+            action={pantryText.finds}
             onAction={() => router.push('/finds')}
           />
         ) : null}
@@ -87,7 +88,7 @@ function New({ first, choices }: NewProps) {
   );
   return (
     <Screen>
-      <Title>{t.makeSomething}</Title>
+      <Title>{pantryText.makeSomething}</Title>
       {wide ? <View style={styles.columns}>{columns}</View> : columns}
     </Screen>
   );

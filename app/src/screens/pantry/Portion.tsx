@@ -12,7 +12,8 @@ import {
   Title,
   useWide,
 } from '../../components';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { Cooked } from './BoilingDown';
 import { Choose } from './Choose';
 import { PortionEaters } from './PortionEaters';
@@ -56,7 +57,7 @@ function OfWhat({
   const router = useRouter();
   return (
     <>
-      <ChipRow label={t.whatBecameOfIt}>
+      <ChipRow label={pantryText.whatBecameOfIt}>
         {(['meal', 'outward', 'gift', 'thrown-out'] as const).map((one) => (
           <Chip key={one} label={WHAT[one][0]} chosen={what === one} onPress={() => setWhat(one)} />
         ))}
@@ -65,7 +66,7 @@ function OfWhat({
         <Notice
           title={t.nothingIsReady}
           text={t.onlyWhatIsReadyAnd}
-          action={t.pantry}
+          action={pantryText.pantry}
           onAction={() => router.push('/pantry')}
         />
       ) : null}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Body, Button, Chip, ChipRow, Field, Heading, Strong } from '../../components';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
 import { cautionFor, lowerFirst } from '../../text/names';
 import { mealReminderWords } from '../../text/pantry';
 import { styles } from './portionKinds';

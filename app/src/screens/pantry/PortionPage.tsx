@@ -21,7 +21,8 @@ import {
 import { sourceOf, usePantry, type Pantry, type PortionPage as Page } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { CommonName, partName, scientificName } from '../../text/names';
 import { amountWords, METHOD, SPOILS, cookedWords } from '../../text/pantry';
 import { isoDayName } from '../../text/places';
@@ -37,7 +38,7 @@ export function PortionPage() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   if (!portion)
@@ -74,8 +75,8 @@ function OfWhat({ portion: { fields }, pantry }: PortionProps) {
   const { what = 'meal', of = [], who = [] } = fields;
   return (
     <Stack gap="s">
-      <Heading>{t.ofWhat}</Heading>
-      <View role="list" aria-label={t.ofWhat}>
+      <Heading>{pantryText.ofWhat}</Heading>
+      <View role="list" aria-label={pantryText.ofWhat}>
         <Rule strong />
         {of.map((source) => (
           <SourceLine key={source.id} source={source} pantry={pantry} />
@@ -100,7 +101,7 @@ function SourceLine({
   const router = useRouter();
   const from = sourceOf(pantry, source);
   const ownName = from?.name === '' ? CommonName(from.contents[0]?.taxon ?? '') : from?.name;
-  const name = ownName ?? t.aFind;
+  const name = ownName ?? pantryText.aFind;
   return (
     <View role="listitem">
       <View style={styles.line}>

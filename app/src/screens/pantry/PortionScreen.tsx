@@ -6,7 +6,8 @@ import { Screen, Loading, Notice } from '../../components';
 import { usePantry, type Pantry, isThere, leftIn, madeOf } from '../../notebook/pantry';
 import { useRecalls } from '../../notebook/recalls';
 import { useFind } from '../../notebook/useFind';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { CommonName } from '../../text/names';
 import { METHOD, amountWords } from '../../text/pantry';
 import { Portion } from './Portion';
@@ -23,7 +24,7 @@ export function PortionScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   const held = new Set(recalls.all.map(({ id }) => id));
@@ -48,8 +49,11 @@ function choicesOf(pantry: Pantry, held: ReadonlySet<string>, all: boolean): Rea
       const left = leftIn(pantry, batch);
       return {
         source: { of: 'batch', id: batch.id },
-        name: batch.fields.name ?? t.aBatch,
-        line: [batch.fields.method && METHOD[batch.fields.method][1], left && t.left(amountWords(left))]
+        name: batch.fields.name ?? pantryText.aBatch,
+        line: [
+          batch.fields.method && METHOD[batch.fields.method][1],
+          left && pantryText.left(amountWords(left)),
+        ]
           .filter(Boolean)
           .join(' · '),
         contents: batch.fields.contents ?? [],

@@ -5,7 +5,8 @@ import { Button, colour, corner, Small, space, Strong } from '../../components';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useRecalls, type Recalls } from '../../notebook/recalls';
 import { useToday } from '../../notebook/useFinds';
-import { t } from '../../text/en/pantry';
+import { t as pantryText } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import { commonName } from '../../text/names';
 
 /**
@@ -19,11 +20,11 @@ export function RecallNotice({ recalls: { open, run } }: { readonly recalls: Rec
   if (open.length === 0) return null;
   const most = made.length > 0 ? made : open;
   return (
-    <View style={styles.notice} role="status" aria-label={t.inQuestion}>
+    <View style={styles.notice} role="status" aria-label={pantryText.inQuestion}>
       <Strong>{t.thingsYouNoLongerStand(most.length, made.length > 0 ? t.have : t.found)}</Strong>
       <Small>{made.length > 0 ? t.eatNothingOfItUntil : t.itWasCollectedAndWould}</Small>
       <Button
-        label={t.whatAndWhy}
+        label={pantryText.whatAndWhy}
         tone="outline"
         style={styles.start}
         onPress={() => router.push('/recall')}
@@ -37,7 +38,7 @@ function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
   const router = useRouter();
   const now = useToday();
   const due = tastes.flatMap(
-    ({ id, fields: { at, eater = t.somebody, taxon = '', asked = [], signs = [], ended } }) => {
+    ({ id, fields: { at, eater = pantryText.somebody, taxon = '', asked = [], signs = [], ended } }) => {
       const hours =
         at === undefined || ended
           ? undefined
@@ -52,7 +53,7 @@ function Reminders({ tastes }: Pick<Pantry, 'tastes'>) {
           <Strong>{t.howIs(eater)}</Strong>
           <Small>{t.hoursHaveGoneSinceThe(hours, commonName(taxon))}</Small>
           <Button
-            label={t.putItDown}
+            label={pantryText.putItDown}
             tone="outline"
             style={styles.start}
             onPress={() => router.push({ pathname: '/taste/[id]', params: { id } })}

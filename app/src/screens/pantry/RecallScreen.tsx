@@ -28,7 +28,8 @@ import { useAct } from '../../notebook/store';
 import { useFinds, useToday } from '../../notebook/useFinds';
 import { useDay } from '../../notebook/usePlaces';
 import { dayWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t as pantryText } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import { CommonName } from '../../text/names';
 import { causeWords, measureWords } from '../../text/recalls';
 import { portionWords } from './PantryParts';
@@ -83,13 +84,13 @@ export function useNames(pantry: Pantry): (id: string) => string {
     const find = finds.find((one) => one.id === id);
     if (find)
       return [
-        find.number === undefined ? t.aFind : t.findNumber(find.number),
+        find.number === undefined ? pantryText.aFind : t.findNumber(find.number),
         find.target && CommonName(find.target),
       ]
         .filter(Boolean)
         .join(' ');
     const batch = pantry.batches.find((one) => one.id === id);
-    if (batch) return batch.fields.name ?? t.aBatch;
+    if (batch) return batch.fields.name ?? pantryText.aBatch;
     const harvest = pantry.harvests.find((one) => one.id === id);
     if (harvest) return t.harvestOf(CommonName(harvest.fields.taxon ?? '').toLowerCase());
     const portion = pantry.portions.find((one) => one.id === id);
@@ -149,7 +150,7 @@ function Hit({
       {one.way.length > 1 ? <Small soft>{one.way.map(nameOf).join(' → ')}</Small> : null}
       <Row wrap gap="s">
         {one.kind === 'batch' ? (
-          <Button label={t.itIsThrownOut} tone="outline" onPress={() => seen('discarded')} />
+          <Button label={pantryText.itIsThrownOut} tone="outline" onPress={() => seen('discarded')} />
         ) : null}
         <Button
           label={

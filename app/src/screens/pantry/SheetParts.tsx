@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { z } from 'zod';
 import { Button, Strong, Small } from '../../components';
 import { type Thunk, useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import type { Typed, Sheet } from './sheet';
 import { styles } from './sheetStyles';
 

@@ -19,7 +19,7 @@ import { guide } from '../../deciding/guide';
 import { usePantry, type Pantry } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import { memberName } from '../../text/people';
 import { Calls } from '../emergency/Calls';
 import { type Typed, NOTHING_TYPED, findsBehind, recordsBehind, sheetOf } from './sheet';

@@ -25,7 +25,7 @@ import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { BESIDES, stepWords } from '../../text/pantry';
 import { StartTimer } from './Timers';
 

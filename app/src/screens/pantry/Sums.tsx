@@ -5,7 +5,7 @@ import { Heading, Strong, Small, ChipRow, Chip } from '../../components';
 import { QuantityField } from '../../components/NumberField';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { Syrup, Spirit, Pickle, Ferment, type Figures, g } from './SumsKinds';
 import { styles } from './sumsStyles';
 

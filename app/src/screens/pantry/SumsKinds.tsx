@@ -12,7 +12,7 @@ import {
 import type { BatchFigures } from '@pause/core/pantry';
 import { Heading, Body, Strong, ChipRow, Chip, Small } from '../../components';
 import { QuantityField, NumberField } from '../../components/NumberField';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { amountWords } from '../../text/pantry';
 import { styles } from './sumsStyles';
 

@@ -22,7 +22,8 @@ import { usePantry, type TastePage as Page } from '../../notebook/pantry';
 import { useAct } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { sentences } from '../../text/messages';
 import { CommonName } from '../../text/names';
 import { SIGN } from '../../text/pantry';
@@ -37,7 +38,7 @@ export function TastePage() {
   if (!pantry.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   if (!taste)
@@ -58,7 +59,7 @@ type Result = NonNullable<TasteFields['ended']>['result'];
 function Tasted({ taste }: TastedProps) {
   const act = useAct();
   const { id, fields } = taste;
-  const { taxon = '', eater = t.somebody, at = '', signs = [], ended } = fields;
+  const { taxon = '', eater = pantryText.somebody, at = '', signs = [], ended } = fields;
   const end = (result: Result) =>
     void act(changeFields(id, 'taste', () => ({ ended: { at: act(now()), result } })));
   return (
@@ -72,7 +73,7 @@ function Tasted({ taste }: TastedProps) {
       <HowItStands taste={taste} onEnd={end} />
       {ended ? <Body>{t.thatSaysHowTakesIt(RESULT[ended.result], eater)}</Body> : null}
       {signs.length > 0 ? (
-        <View role="list" aria-label={t.whatWasFelt} style={styles.block}>
+        <View role="list" aria-label={pantryText.whatWasFelt} style={styles.block}>
           {signs.map((one) => (
             <View key={one.at} role="listitem">
               <Body>

@@ -6,7 +6,7 @@ import { guide } from '../../deciding/guide';
 import { changeFields } from '../../notebook/changeFields';
 import { useAct } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
 import { cautionFor, CommonName } from '../../text/names';
 import { styles } from './tasteStyles';
 

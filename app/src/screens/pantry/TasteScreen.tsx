@@ -22,7 +22,8 @@ import { useRecalls } from '../../notebook/recalls';
 import { useAct, useApp } from '../../notebook/store';
 import { useToday } from '../../notebook/useFinds';
 import { useEaters } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { CommonName, partName } from '../../text/names';
 import { tasteRefusalWords } from '../../text/pantry';
 import { namesOf } from './portionKinds';
@@ -38,7 +39,7 @@ export function TasteScreen() {
   if (!pantry.ready || !recalls.ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={pantryText.openingTheNotebook} />
       </Screen>
     );
   return <Taste key={of ?? ''} first={of} pantry={pantry} held={new Set(recalls.all.map(({ id }) => id))} />;
@@ -102,14 +103,14 @@ function Taste(props: TasteProps) {
   return (
     <Screen>
       <View>
-        <Title>{t.aFirstTaste}</Title>
+        <Title>{pantryText.aFirstTaste}</Title>
         <Body>{t.itTellsHowSomebodyTakes}</Body>
       </View>
       {taste.ready.length === 0 ? (
         <Notice
           title={t.nothingIsReadyToBe}
           text={t.whatIsMadeAndReady}
-          action={t.pantry}
+          action={pantryText.pantry}
           onAction={() => router.push('/pantry')}
         />
       ) : (
@@ -131,7 +132,7 @@ function WhatAndWho({ taste }: { readonly taste: TasteForm }) {
         {taste.ready.map(({ id, fields }) => (
           <Chip
             key={id}
-            label={fields.name ?? t.aBatch}
+            label={fields.name ?? pantryText.aBatch}
             chosen={taste.of === id}
             onPress={() => taste.choose(id)}
           />

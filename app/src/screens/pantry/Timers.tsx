@@ -7,7 +7,8 @@ import { now } from '../../notebook/add';
 import { changeFields } from '../../notebook/changeFields';
 import { newId } from '../../notebook/open';
 import { useAct, useApp } from '../../notebook/store';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
+import { t as pantryText } from '../../text/en/pantry';
 import { stepWords } from '../../text/pantry';
 
 type Timer = BatchFields['timers'][number];
@@ -79,8 +80,8 @@ export function Timers({
               <Small>{state.state === 'clock-set-back' ? t.nobodyKnowsHowLongItRan(what) : what}</Small>
             </Grow>
             <Button
-              label={state.state === 'done' ? t.seen : t.stop}
-              aria-label={`${state.state === 'done' ? t.seen : t.stop}: ${what}`}
+              label={state.state === 'done' ? t.seen : pantryText.stop}
+              aria-label={`${state.state === 'done' ? t.seen : pantryText.stop}: ${what}`}
               tone="outline"
               onPress={() => stop(timer.id)}
             />

@@ -1,6 +1,6 @@
 import { StyleSheet } from 'react-native';
 import { space, colour, corner } from '../../components';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/making';
 import { numberWord } from '../../text/names';
 
 /** How a batch looks. */

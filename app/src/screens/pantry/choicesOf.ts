@@ -1,7 +1,8 @@
 import type { BatchFields } from '@pause/core/pantry';
 import { strayCause } from '@pause/core/pantry/recall';
 import { type Pantry, wholeGrams, leftOfHarvest, isThere, leftIn } from '../../notebook/pantry';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import { factLine } from '../../text/messages';
 import { CommonName } from '../../text/names';
 import { amountWords, METHOD } from '../../text/pantry';
@@ -44,10 +45,10 @@ export function choicesOf(pantry: Pantry, held: ReadonlySet<string>): Choice[] {
       const left = leftIn(pantry, batch);
       return {
         source: { of: 'batch', id: batch.id },
-        name: batch.fields.name ?? t.aBatch,
+        name: batch.fields.name ?? pantryText.aBatch,
         line: factLine(
           batch.fields.method && METHOD[batch.fields.method][1],
-          left && t.left(amountWords(left)),
+          left && pantryText.left(amountWords(left)),
         ),
         contents: batch.fields.contents ?? [],
         group: batch.group,

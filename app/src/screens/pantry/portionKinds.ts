@@ -1,7 +1,8 @@
 import { StyleSheet } from 'react-native';
 import type { PortionFields } from '@pause/core/pantry';
 import { space, stroke, colour } from '../../components';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
+import { t as pantryText } from '../../text/en/pantry';
 import type { Choice } from './Choose';
 
 /** The kinds of portions. */
@@ -12,7 +13,7 @@ export const WHAT: Readonly<Record<What, readonly [title: string, button: string
   meal: [t.aMeal, t.itWasEaten],
   outward: [t.usedOutwardly, t.itWasUsed],
   gift: [t.givenAway, t.itWasGiven],
-  'thrown-out': [t.thrownOutHeading, t.itIsThrownOut],
+  'thrown-out': [pantryText.thrownOutHeading, pantryText.itIsThrownOut],
 };
 
 export const isWhat = (text: string | undefined): text is What => text !== undefined && text in WHAT;

@@ -6,7 +6,8 @@ import type { BatchPage, Pantry, PortionPage } from '../../notebook/pantry';
 import { currentFind } from '../../notebook/repository/finds';
 import type { Thunk } from '../../notebook/store';
 import { momentWords } from '../../text/days';
-import { t } from '../../text/en/pantry';
+import { t as pantryText } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import { listed } from '../../text/messages';
 import {
   characterName,
@@ -126,7 +127,7 @@ export function sheetOf({ id, pantry, records, could, typed, nameOf, printedAt }
         ),
       ],
     },
-    { title: t.howItWasMadeReady, lines: batches.flatMap((one) => prepared(pantry, one)) },
+    { title: pantryText.howItWasMadeReady, lines: batches.flatMap((one) => prepared(pantry, one)) },
     ...records.map((record): SheetPart => ({
       title: ofFind(t.whereAndWhenItWas, record),
       lines: found(record, nameOf),
@@ -156,7 +157,7 @@ function eaten(pantry: Pantry, portion: PortionPage): string[] {
 }
 
 function prepared(pantry: Pantry, { fields }: BatchPage): string[] {
-  const { name = t.aBatch, method, on, cooked, steps = [], figures = {} } = fields;
+  const { name = pantryText.aBatch, method, on, cooked, steps = [], figures = {} } = fields;
   const done = stepsOf(fields, pantry).flatMap((step) => {
     const last = steps.findLast((one) => one.step === step.id);
     return last === undefined || step.code === 'label'

@@ -1,6 +1,6 @@
 import type { CompiledTaxon, FindRecord } from '@pause/core';
 import type { CouldBe } from '@pause/core/pantry/recall';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/sheet';
 import { CommonName, GRADE, harmLine, isSilentAtFirst } from '../../text/names';
 
 /** What could have been eaten instead, as lines of the sheet. */

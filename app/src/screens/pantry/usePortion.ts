@@ -8,7 +8,7 @@ import { now } from '../../notebook/add';
 import { begin, hadBefore, madeOf, usePantry } from '../../notebook/pantry';
 import { useAct, useApp } from '../../notebook/store';
 import { useEaters } from '../../notebook/usePlaces';
-import { t } from '../../text/en/pantry';
+import { t } from '../../text/en/eating';
 import { useChosen } from './Choose';
 import { namesOf, type Ready, type What } from './portionKinds';
 
