@@ -52,7 +52,9 @@ import type { t as taxon } from './en/taxon';
 import type { t as theirWord } from './en/theirWord';
 import type { t as units } from './en/units';
 import type { t as verdict } from './en/verdict';
+import type { t as walk } from './en/walk';
 import type { t as warnOthers } from './en/warnOthers';
+import type { t as week } from './en/week';
 import type { Area, Language } from './messages';
 
 /** All words on screen: what a language has to have. */
@@ -111,7 +113,9 @@ export interface Catalogue {
   readonly theirWord: typeof theirWord;
   readonly units: typeof units;
   readonly verdict: typeof verdict;
+  readonly walk: typeof walk;
   readonly warnOthers: typeof warnOthers;
+  readonly week: typeof week;
 }
 
 /**

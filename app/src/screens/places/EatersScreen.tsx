@@ -24,7 +24,8 @@ import { changeFields, toggled, type Changes } from '../../notebook/changeFields
 import { useAct } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
 
 /** Everything that the guide asks somebody to mind. */
@@ -54,7 +55,7 @@ export function EatersScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={placesText.openingTheNotebook} />
       </Screen>
     );
   const begin = () =>
@@ -67,10 +68,10 @@ export function EatersScreen() {
       });
   return (
     <Screen>
-      <Title>{t.whoEatsAlong}</Title>
+      <Title>{placesText.whoEatsAlong}</Title>
       <Body>{t.whatIsFineForThe}</Body>
       {eaters.length === 0 ? <Notice title={t.nobodyYet} text={t.putDownWhoEatsOr} /> : null}
-      <View role="list" aria-label={t.whoEatsAlong}>
+      <View role="list" aria-label={placesText.whoEatsAlong}>
         <Rule strong />
         {eaters.map((eater) => (
           <Eater
@@ -120,7 +121,7 @@ function Eater({ eater, open, onOpen }: EaterProps) {
           </Small>
         </Grow>
         <Button
-          label={open ? t.done : t.change}
+          label={open ? placesText.done : t.change}
           aria-label={`${open ? t.doneWith : t.change} ${name}`}
           tone="plain"
           onPress={onOpen}

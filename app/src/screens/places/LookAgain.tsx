@@ -21,7 +21,8 @@ import { lookAgain } from '../../deciding/season/client';
 import type { LookAgain as Planned, Question } from '../../deciding/season/look';
 import { saveFile } from '../../lib/files';
 import type { Place } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { CommonName, commonName, upper } from '../../text/names';
 import { dayName } from '../../text/places';
 import { few } from '../../text/reasons';
@@ -227,7 +228,7 @@ export function AllLookAgain({
           )}
           {shown.length < visits.length ? (
             <Button
-              label={t.more(visits.length - shown.length)}
+              label={placesText.more(visits.length - shown.length)}
               tone="plain"
               style={styles.start}
               onPress={() => setAll(true)}

@@ -6,7 +6,7 @@ import { guide } from '../../deciding/guide';
 import type { Ahead } from '../../deciding/season/look';
 import { type Changes, toggled } from '../../notebook/changeFields';
 import type { Place } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';
 import { DayLine, TimeLine, Line } from './Line';

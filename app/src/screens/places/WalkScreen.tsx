@@ -8,7 +8,8 @@ import { saveFile } from '../../lib/files';
 import { changeFields } from '../../notebook/changeFields';
 import { useApp, useAct } from '../../notebook/store';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { isoDayName } from '../../text/places';
 import { useAhead } from './useAhead';
 import { type Save, Edit } from './WalkEdit';
@@ -24,7 +25,7 @@ export function WalkScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={placesText.openingTheNotebook} />
       </Screen>
     );
   if (page?.kind !== 'walk')
@@ -33,7 +34,7 @@ export function WalkScreen() {
         <Notice
           whole
           title={t.thereIsNoSuchWalk}
-          text={t.orItIsInA}
+          text={placesText.orItIsInA}
           action={t.theWeek}
           onAction={() => router.replace('/week')}
         />

@@ -8,7 +8,7 @@ import { useWide, Body, Strong, Heading, Rule, Small } from '../../components';
 import { guide } from '../../deciding/guide';
 import { type Thunk, useAct } from '../../notebook/store';
 import type { Place } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { CommonName, timeWords, lowerFirst, commonName } from '../../text/names';
 import { few } from '../../text/reasons';
 import { type Target, Stop, Kit } from './WalkStop';

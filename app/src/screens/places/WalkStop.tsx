@@ -4,7 +4,8 @@ import { legs, dangerousAt, pickingAt, groundOf, type KitItem } from '@pause/cor
 import { Strong, Small, Body, SmallStrong, Rule } from '../../components';
 import { guide } from '../../deciding/guide';
 import type { Place } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/walk';
 import { KIT, kitReason } from '../../text/kit';
 import { upper, commonName } from '../../text/names';
 import { pickingWords, siteWords, metres, HAZARD } from '../../text/places';
@@ -50,9 +51,13 @@ export function Stop({ number, place, on, targets, minutes }: StopProps) {
         <Small key={line}>{line}</Small>
       ))}
       {here.some(({ part }) => part.part === 'root') ? <Small>{diggingWords(fields)}</Small> : null}
-      {dangers.length > 0 ? <SmallStrong>{t.dangerousHere(few(dangers.map(commonName)))}</SmallStrong> : null}
+      {dangers.length > 0 ? (
+        <SmallStrong>{placesText.dangerousHere(few(dangers.map(commonName)))}</SmallStrong>
+      ) : null}
       {fields.hazards && fields.hazards.length > 0 ? (
-        <Small>{t.mindYourself(fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', '))}</Small>
+        <Small>
+          {placesText.mindYourself(fields.hazards.map((one) => HAZARD[one].toLowerCase()).join(', '))}
+        </Small>
       ) : null}
       <Rule style={styles.under} />
     </View>

@@ -9,7 +9,8 @@ import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../compone
 import type { Looked, Question, Ahead } from '../../deciding/season/look';
 import { useAct, useApp } from '../../notebook/store';
 import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/week';
 import { CommonName, lowerFirst } from '../../text/names';
 import { isoDayName, WHEN, whyWords } from '../../text/places';
 import { loadWeather, forgetWeather } from './weather';
@@ -138,8 +139,8 @@ export function Ways() {
           onPress={() => router.push({ pathname: '/walk/[id]', params: { id } })}
         />
       ))}
-      <Button label={t.places} tone="outline" onPress={() => router.push('/places')} />
-      <Button label={t.whoEatsAlong} tone="outline" onPress={() => router.push('/eaters')} />
+      <Button label={placesText.places} tone="outline" onPress={() => router.push('/places')} />
+      <Button label={placesText.whoEatsAlong} tone="outline" onPress={() => router.push('/eaters')} />
     </View>
   );
 }
@@ -182,7 +183,7 @@ export function Block({
       </View>
       {shown.length < entries.length ? (
         <Button
-          label={t.more(entries.length - shown.length)}
+          label={placesText.more(entries.length - shown.length)}
           tone="plain"
           style={styles.start}
           onPress={() => setAll(true)}

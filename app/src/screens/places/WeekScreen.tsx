@@ -9,7 +9,8 @@ import { guide } from '../../deciding/guide';
 import { stopLooking } from '../../deciding/season/client';
 import { useApp } from '../../notebook/store';
 import { usePlaces, useEaters } from '../../notebook/usePlaces';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/week';
 import { CommonName, lowerFirst } from '../../text/names';
 import { AllLookAgain } from './LookAgain';
 import { useAhead } from './useAhead';
@@ -35,7 +36,7 @@ export function WeekScreen() {
   if (!ready)
     return (
       <Screen>
-        <Loading what={t.openingTheNotebook} />
+        <Loading what={placesText.openingTheNotebook} />
       </Screen>
     );
   if (places.length === 0) {
@@ -45,7 +46,7 @@ export function WeekScreen() {
         <Notice
           title={t.thereIsNoPlaceYet}
           text={t.putDownThePlacesThat}
-          action={t.putDownAPlace}
+          action={placesText.putDownAPlace}
           onAction={() => router.push('/places')}
         />
       </Screen>
@@ -77,7 +78,9 @@ export function WeekScreen() {
 function Underway({ share }: { readonly share: number | undefined }) {
   return (
     <View style={styles.block}>
-      <Loading what={share === undefined ? t.lookingAhead : t.lookingAheadPercent(Math.round(share * 100))} />
+      <Loading
+        what={share === undefined ? placesText.lookingAhead : t.lookingAheadPercent(Math.round(share * 100))}
+      />
       {share === undefined ? null : (
         <Button
           label={t.stopAndShowWhatIs}

@@ -5,7 +5,7 @@ import Svg, { G, Line, Text } from 'react-native-svg';
 import { isoOf, monthOf, type Day } from '@pause/core/lib/day';
 import type { Spread } from '@pause/core/season';
 import { colour, font } from '../../components';
-import { t } from '../../text/en/places';
+import { t } from '../../text/en/week';
 import { dayName } from '../../text/places';
 
 /** The days that are shown, from one to another. */

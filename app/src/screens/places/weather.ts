@@ -5,7 +5,8 @@ import { yearsOf } from '@pause/core/season';
 import { endOf, parseWeather, type WeatherSeries } from '@pause/core/season/weather';
 import { chooseFile } from '../../lib/files';
 import { useAct, type Thunk } from '../../notebook/store';
-import { t } from '../../text/en/places';
+import { t as placesText } from '../../text/en/places';
+import { t } from '../../text/en/week';
 import { isoDayName } from '../../text/places';
 
 /** Weather of a station of one's own, kept on this device. */
@@ -53,10 +54,13 @@ export function loadWeather(): Thunk<Promise<readonly string[]>> {
   return async (_, __, { device }) => {
     const file = await chooseFile('.csv,text/csv');
     if (!file) return [];
-    if (file.size > MOST_BYTES) return [t.itIsLargerThanMbNothing(file.name, MOST_BYTES / 1e6)];
+    if (file.size > MOST_BYTES) return [placesText.itIsLargerThanMbNothing(file.name, MOST_BYTES / 1e6)];
     const parsed = parseWeather(await file.text());
     if ('problems' in parsed)
-      return [...parsed.problems.map(({ field, reason }) => `${field}: ${reason}.`), t.nothingWasTakenOfIt];
+      return [
+        ...parsed.problems.map(({ field, reason }) => `${field}: ${reason}.`),
+        placesText.nothingWasTakenOfIt,
+      ];
     const { series, filled } = parsed;
     if (yearsOf(series).length === 0) return [t.dateAtLeastOneWhole];
     try {
