@@ -1,4 +1,3 @@
-import { mushroom } from './fungus';
 import { closedCurve, curve, ellipse, from } from './geometry';
 import { dot, placed, segment, shape, stroke, strokes, type Mark } from './mark';
 import { rosette } from './petals';
