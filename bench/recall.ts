@@ -122,7 +122,7 @@ async function run(): Promise<void> {
 *Written by \`npm run bench:recall\`.*
 
 What was gathered, made, eaten and given knows what it comes from (\`core/src/pantry/descent.ts\`).
-Something no longer stands when the guide is corrected, a reading is taken back or made anew, the group's
+Something no longer holds when the guide is corrected, a reading is taken back or made anew, the group's
 rules change, who decided decides otherwise, or a dangerous stray is found (\`core/src/recall\`). Then
 everything that descends from it is found, each thing once, with all its causes, the way by which it comes
 from the first of them, and what to do: what only lies in a basket can be gone through again; what was cut,

@@ -20,7 +20,7 @@ import { asProgramme } from './programme';
 import { syntheticFind, syntheticGuide } from './synthetic';
 import { quantile, times } from './timing';
 
-/** Speed of the core: npm run bench:speed. Every figure stands beside a baseline measured in the same run. */
+/** Speed of the core: npm run bench:speed. Every figure has a baseline beside it, measured in the same run. */
 
 const lines: string[] = [];
 const say = (line: string) => {

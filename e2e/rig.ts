@@ -31,7 +31,7 @@ export interface Rig {
   readonly browser: Browser;
   /**
    * A browser of its own. With `kept`, one that may keep the application on the device; else every file comes
-   * from the server. Signed in to the demo unless told otherwise.
+   * from the server. Signed in to the demo unless asked otherwise.
    *
    * @param locale - the language of the device, BCP 47
    */

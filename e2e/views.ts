@@ -109,7 +109,7 @@ export const WIDE_VIEWS = [
   '/group/ostrel-walkers',
 ];
 
-/** Opens a view, and waits until all of it stands. */
+/** Opens a view, and waits until all of it is shown. */
 export async function openView(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.getByRole('main').waitFor();

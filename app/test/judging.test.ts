@@ -1,11 +1,11 @@
-/** What stands on the screen while the core is at work, late, or fails. */
+/** What is on the screen while the core is at work, late, or fails. */
 import './guide';
 import { inPlace } from '../src/deciding/client';
 import { reconsider } from '../src/notebook/reconsider';
 import { until } from './rig';
 import { started } from './rig/started';
 
-test('bars do not wait for the plan: the earlier plan stands until the new one is there', async () => {
+test('bars do not wait for the plan: the earlier plan stays until the new one is there', async () => {
   let hold: Promise<void> = Promise.resolve();
   const { ridges, find, atRest } = await started({
     ...inPlace,
@@ -73,7 +73,7 @@ test('an older comparison that comes late does not hide that the newest failed',
 });
 
 describe('what an answer comes to', () => {
-  test('is asked while the device puts it down, and stands there in the same moment as the answer', async () => {
+  test('is asked while the device puts it down, and is there in the same moment as the answer', async () => {
     const { store, ridges, find, atRest } = await started(inPlace);
     const before = find().change;
     const moments: boolean[] = [];

@@ -62,7 +62,7 @@ test('answers given faster than they are kept are all kept, each made of what wa
   expect(await store.dispatch(changeFields('nowhere', 'place', () => ({ name: 'x' })))).toBe(false);
 });
 
-describe('what no longer stands', () => {
+describe('what no longer holds', () => {
   test('is found without a server: a reading taken back, a stray in the bag, a corrected guide', async () => {
     const { store, server } = await opened();
     server.away = true;

@@ -160,6 +160,6 @@ test('a keeper’s rule counts here at once, also while the server has not heard
   expect(here().policy).not.toHaveProperty('familyHint');
   expect((await owner())?.groups[0]?.policy).toEqual(here().policy);
   expect(page(GROUP.id)!.changes.map(({ field }) => field)).toEqual(['extraBars', 'familyHint', 'name']);
-  // The server still tells the old rules; what waits stands over them.
+  // The server still tells the old rules; what waits comes before them.
   expect(withPending([GROUP], store.getState().outbox.waiting)[0]).toEqual(here());
 });

@@ -37,7 +37,7 @@ export async function answersTo(own: Rig, find: string): Promise<(number | null)
   const session = await context.newCDPSession(page);
   await page.goto(`/find/${find}/check`);
   await strip(page).waitFor();
-  // The other screens are fetched a second after the first one stands; that is not what is measured here.
+  // The other screens are fetched a second after the first one is shown; that is not what is measured here.
   await page.waitForTimeout(1500);
   await quiet(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
@@ -57,7 +57,7 @@ export async function answersTo(own: Rig, find: string): Promise<(number | null)
     const before = await seen(page);
     all.push(await page.evaluate<number | null>(ANSWER_AND_WAIT));
     await onceSeen(page, before);
-    // Until the worker has judged it and the next card stands, however slow.
+    // Until the worker has judged it and the next card is shown, however slow.
     await page.waitForTimeout(1800);
   }
   await context.close();

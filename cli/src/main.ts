@@ -16,7 +16,7 @@ const USAGE = `usage: pause COMMAND FILE.json [--guide GUIDE.json]
   identify   candidates for a find without a name, and the check that tells most
   recompute  a stored find and its verdict, asked again of this guide
   lint       what a guide would have to mend: FILE.json, or the guide that ships; in sentences, or with --json as data
-  stack      the guide with a pack laid over it, and what of the pack was not taken as it was given
+  stack      the guide with a pack applied to it, and what of the pack was not taken as it was given
 
 Prints one line of canonical JSON (lint: sentences). "-" reads from standard input. Without --guide, the guide that ships is asked.`;
 

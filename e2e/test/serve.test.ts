@@ -88,14 +88,14 @@ test('it serves, decides in its threads, counts its work, logs no secrets, and e
   } = (await signedUp.json()) as { user: { id: string } };
   const find = 'a-find-of-serva';
   const now = new Date().toISOString();
-  const told = (kind: string, body: object) => ({ find, kind, body: { at: now, ...body } });
+  const entry = (kind: string, body: object) => ({ find, kind, body: { at: now, ...body } });
   const pushed = await post(
     url,
     '/sync/push',
     {
       entries: [
         { find, kind: 'finds', body: { id: find, startedAt: now, kingdom: 'Fungi', person } },
-        told('edits', { id: 'a-note-of-serva', by: person, field: 'note', value: 'Under the old beech' }),
+        entry('edits', { id: 'a-note-of-serva', by: person, field: 'note', value: 'Under the old beech' }),
         { find, kind: 'edits', body: {} },
       ],
     },
@@ -135,7 +135,7 @@ test('it serves, decides in its threads, counts its work, logs no secrets, and e
   expect(await server.ended).toBe(0);
 });
 
-test('what the environment says wrongly is told in one line each, and nothing starts', async () => {
+test('what the environment says wrongly is reported in one line each, and nothing starts', async () => {
   const server = await serve({ PORT: 'eighty', PAUSE_SECRET: 'short' });
   expect([server.url, await server.ended]).toEqual(['', 2]);
   expect(server.log().trim().split('\n')).toEqual([

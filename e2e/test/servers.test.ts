@@ -43,7 +43,7 @@ async function person(url: string, name: string): Promise<{ id: string; cookie: 
   };
 }
 
-/** Hears of what a person's notebooks get, over one server, until told to stop. */
+/** Hears of what a person's notebooks get, over one server, until stopped. */
 async function listen(url: string, cookie: string) {
   const stop = new AbortController();
   const response = await fetch(`${url}/api/v1/sync/events`, { headers: { cookie }, signal: stop.signal });
@@ -79,7 +79,7 @@ test('a session of one is known to the other, and an entry at one is heard at th
   const find = { id: 'find-of-una-1', startedAt: at(0), kingdom: 'Fungi', person: id };
   expect((await post(one, '/finds', find, cookie)).status).toBe(201);
   expect(await heard.until(`p:${id}`)).toContain(JSON.stringify({ stream: `p:${id}`, last: 1 }));
-  // Told to both at the same moment, it is there once.
+  // Sent to both at the same moment, it is there once.
   const pieces = await Promise.all(
     [one, two, one, two].map((url) =>
       post(url, '/finds/find-of-una-1/pieces', { id: 'piece-one', at: at(1), purpose: 'decide' }, cookie),
@@ -133,12 +133,12 @@ test('one is killed in the middle of it: the others go on, and nothing is half t
   const { id, cookie } = await person(world.urls[1] ?? '', 'tria');
   const two = world.urls[1] ?? '';
   await post(two, '/finds', { id: 'find-of-tria-1', startedAt: at(0), kingdom: 'Fungi', person: id }, cookie);
-  const told = Array.from({ length: 200 }, (_, n) => ({
+  const entries = Array.from({ length: 200 }, (_, n) => ({
     find: 'find-of-tria-1',
     kind: 'targets',
     body: { id: `target-of-tria-${n}`, at: at(n % 60), taxon: 'boletus-edulis' },
   }));
-  const going = post(world.url, '/sync/push', { entries: told }, cookie).then(
+  const going = post(world.url, '/sync/push', { entries }, cookie).then(
     (r) => r.status,
     () => 'cut',
   );
@@ -151,7 +151,7 @@ test('one is killed in the middle of it: the others go on, and nothing is half t
       ).json()) as { last: number }
     ).last;
   expect([1, 201]).toContain(await count());
-  expect((await post(two, '/sync/push', { entries: told }, cookie)).status).toBe(200);
+  expect((await post(two, '/sync/push', { entries }, cookie)).status).toBe(200);
   expect(await count()).toBe(201);
 });
 
@@ -185,7 +185,7 @@ test('work that was left to a server which is killed is done by another, once', 
       setTimeout(resolve, 100);
     });
   expect(await answers()).toHaveLength(2);
-  // Told again, it is the same ask, and nothing is answered twice.
+  // Sent again, it is the same ask, and nothing is answered twice.
   await post(two, '/sync/push', { entries: [ask] }, cookie);
   await new Promise((resolve) => {
     setTimeout(resolve, 10_000);
@@ -216,7 +216,7 @@ test('behind a balancer nobody notices how many there are, nor that one is kille
         )
       ).status,
     ).toBe(201);
-    // What was told over one is there when it is read over the next.
+    // What was sent over one is there when it is read over the next.
     for (let n = 0; n < 12; n += 1) {
       expect((await tell(n)).status).toBe(201);
       const { targets } = (await (

@@ -1,5 +1,5 @@
 /**
- * From collect to how much: four ceilings told one by one, a wrong number refused, what was taken before
+ * From collect to how much: four ceilings answered one by one, a wrong number refused, what was taken before
  * counted, and the person's own steps.
  */
 import type { Page } from 'playwright-core';
@@ -29,7 +29,7 @@ test('the four ceilings, answered one by one offline, decide how much; what was 
   const { page, context, errors } = await rig.open(PHONE);
   await page.goto('/find/demo-find-1');
   await page.getByRole('button', { name: 'How much to take, and how' }).click();
-  // The place of this find allows it; nobody told anything else.
+  // The place of this find allows it; nobody recorded anything else.
   await ceiling(page, 'What is allowed').getByText('As much as you like').waitFor();
   await ceiling(page, 'What the patch bears').getByText('Nobody counted yet.').waitFor();
   await answer(page).getByText('Not known yet').waitFor();
@@ -195,7 +195,7 @@ test('at home each piece is looked at again: strays open finds, a deadly one put
   await page.getByRole('group', { name: 'What stray 2 is' }).getByText('Unpleasant').click();
   await basket.getByText('Put all of it aside').waitFor({ state: 'detached' });
 
-  // Told faster than the device keeps it, nothing is lost.
+  // Recorded faster than the device keeps it, nothing is lost.
   const time = Number(/\d+/.exec(await page.getByRole('heading', { name: /^Time \d+$/ }).innerText())?.[0]);
   await page.getByRole('button', { name: 'All of it is gone through' }).evaluate((one: HTMLElement) => {
     for (let tap = 0; tap < 3; tap += 1) one.click();

@@ -41,7 +41,7 @@ export function askAtOnce(folder: string): void {
 
 /**
  * Nearly every function of a program is called soon after it came: the first screen's, and those of a screen
- * whose first answer nobody should wait for. Told so by this line, a browser that knows it (V8's explicit
+ * whose first answer nobody should wait for. Asked by this line, a browser that knows it (V8's explicit
  * compile hints) compiles them while they arrive, away from the thread that draws; to any other it is a
  * comment.
  */

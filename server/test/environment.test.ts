@@ -1,4 +1,4 @@
-/** What a server is told by its environment. */
+/** What a server reads from its environment. */
 import { readEnvironment } from '../src/environment';
 
 const DATABASE_URL = 'postgres://pause@localhost/pause';

@@ -172,7 +172,7 @@ test.each<[string, string, string, number[]]>([
   expect(await rows()).toBe(before);
 });
 
-test('a name with a script in it is a name, told as data and never as a page', async () => {
+test('a name with a script in it is a name, given as data and never as a page', async () => {
   const me = await fetch(`${server.url}/api/v1/me`, { headers: { cookie: scripted } });
   expect(await me.json()).toMatchObject({ name: `Scripted ${SCRIPT}` });
   expect(me.headers.get('content-type')).toMatch('application/json');

@@ -170,8 +170,8 @@ test('every row becomes an entry, finds and verdicts stay equal, and it goes on 
     sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash)
       values ('p:mirel', 999, 'edits', 'edit-late', 'find-one-1', 'mirel', 'x', '{}', 'x')`.execute(db),
   ).rejects.toThrow('"form"');
-  const told = await digest(db, guide);
-  expect(told).toMatchObject({ finds: 2, problems: [], streams: 2 });
+  const summary = await digest(db, guide);
+  expect(summary).toMatchObject({ finds: 2, problems: [], streams: 2 });
   const record = (await recordsOf(db, [find.id])).get(find.id) as FindRecord;
   expect(record).toMatchObject({
     number: 1,

@@ -15,16 +15,16 @@ let keeper: Someone;
 let members: Someone[];
 const group = 'learners-of-karrow';
 const NOW = Date.now();
-let told = 0;
+let recorded = 0;
 const { ask, tell } = asking(() => server.url);
 const at = (second: number) => new Date(NOW - 3_600_000 + second * 1000).toISOString();
 const field = (who: Someone, page: string, of: string, name: string, value: unknown): Json => {
-  told += 1;
+  recorded += 1;
   return {
     page,
     kind: 'fields',
-    body: { id: randomUUID(), at: at(told), by: who.id, of, field: name, value },
-    stamp: stampOf({ ms: NOW - 3_000_000 + told * 1000, count: 0, device: 'tollar' }),
+    body: { id: randomUUID(), at: at(recorded), by: who.id, of, field: name, value },
+    stamp: stampOf({ ms: NOW - 3_000_000 + recorded * 1000, count: 0, device: 'tollar' }),
   };
 };
 const begin = (who: Someone, page: string, kind: string, of?: string): Json => ({
@@ -99,7 +99,7 @@ afterAll(async () => {
   await database.close();
 });
 
-test('what somebody practised and how they want to is never told in a group’s notebook', async () => {
+test('what somebody practised and how they want to is never shown in a group’s notebook', async () => {
   for (const kind of ['practice', 'learner'])
     expect(await tell(keeper, begin(keeper, randomUUID(), kind, group))).toEqual(['422 group']);
 });
@@ -145,30 +145,30 @@ test('the group’s picture is for its keeper, of those who agreed, from three p
   // Of two it would tell who.
   expect(await picture()).toEqual({ people: 2, reads: [], pairs: [], taken: [] });
   await practise(keeper, true);
-  const told = await picture();
-  expect(told.people).toBe(3);
-  expect(told.reads).toHaveLength(3);
-  expect(told.reads).toContainEqual({
+  const shown = await picture();
+  expect(shown.people).toBe(3);
+  expect(shown.reads).toHaveLength(3);
+  expect(shown.reads).toContainEqual({
     character: 'volva',
     shown: 'sac',
     read: 'none',
     sureness: 'sure',
     times: 3,
   });
-  expect(told.reads).toContainEqual({
+  expect(shown.reads).toContainEqual({
     character: 'cap.shape',
     shown: 'flat',
     read: 'funnel',
     sureness: 'guess',
     times: 3,
   });
-  expect(told.taken).toEqual([{ was: 'omphalotus-olearius', as: 'cantharellus-cibarius', times: 3 }]);
-  expect(told.pairs).toEqual([
+  expect(shown.taken).toEqual([{ was: 'omphalotus-olearius', as: 'cantharellus-cibarius', times: 3 }]);
+  expect(shown.pairs).toEqual([
     { card: 'pair:cantharellus-cibarius:omphalotus-olearius', times: 3, wrong: 3 },
   ]);
   for (const { id, name } of [keeper, ...members]) {
-    expect(JSON.stringify(told)).not.toContain(id);
-    expect(JSON.stringify(told)).not.toContain(name);
+    expect(JSON.stringify(shown)).not.toContain(id);
+    expect(JSON.stringify(shown)).not.toContain(name);
   }
   expect((await ask(one, 'GET', `/groups/${group}/confusion`)).status).toBe(403);
   // Nobody else reads what one practised.

@@ -38,7 +38,7 @@ export function Button({ label, tone = 'ink', icon, style, disabled, ...props }:
 interface ChipProps extends Omit<PressableProps, 'children' | 'style'> {
   readonly label: string;
   readonly chosen: boolean;
-  /** One of several that exclude each other, or one that stands alone. */
+  /** One of several that exclude each other, or one alone. */
   readonly kind?: 'radio' | 'checkbox';
 }
 

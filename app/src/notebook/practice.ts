@@ -58,7 +58,7 @@ export function learnerOf(pages: Readonly<Record<string, PageRecord>>, me: strin
     a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : 1,
   );
   // Begun on two devices before they heard of one another, there are two; of each thing what was recorded last
-  // stands.
+  // counts.
   const last = <F extends keyof FieldsOf<'learner'>>(field: F): FieldsOf<'learner'>[F] | undefined =>
     all
       .flatMap((page) => fieldHistory(page, field).slice(0, 1))

@@ -34,7 +34,7 @@ const found = (id: string, target: string): FindRecord => {
   } as unknown as FindRecord;
 };
 
-describe('what no longer stands', () => {
+describe('what no longer holds', () => {
   const cause = {
     code: 'verdict',
     of: 'find-0001',

@@ -38,7 +38,7 @@ export const Guide = z.strictObject({
   title: text,
   licence: text,
   about: text,
-  /** Packs that were laid over it, in this order, each by the hash of what it says. */
+  /** Packs that were applied to it, in this order, each by the hash of what it says. */
   packs: z.array(z.strictObject({ id: slug, version: z.string().regex(/^[0-9a-f]{64}$/) })).optional(),
   /** The readings that its statements name. */
   readings: z.array(Reader).optional(),

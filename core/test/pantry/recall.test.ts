@@ -84,7 +84,7 @@ describe('recall', () => {
     expect(causeOf(once, guide)).toMatchObject({ because: 'rules', outcome: 'pause' });
   });
 
-  test('what still stands is no cause; a corrected guide, a withdrawn reading and another decision each are', () => {
+  test('what still holds is no cause; a corrected guide, a withdrawn reading and another decision each are', () => {
     expect(causeOf(record, guide)).toBeUndefined();
     expect(causeOf(record, corrected)).toEqual({
       code: 'verdict',

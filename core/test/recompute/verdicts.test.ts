@@ -19,7 +19,7 @@ describe('recomputing a stored verdict under a new guide', () => {
     });
   });
 
-  test('a corrected statement recalls what no longer stands, and says which statement it was', () => {
+  test('a corrected statement recalls what no longer holds, and says which statement it was', () => {
     const corrected = changed((raw) => {
       for (const { character, value } of kept.readings) {
         const statement = raw.taxa

@@ -122,7 +122,7 @@ test('on a wide screen digits answer, U cannot tell, N skips, Z takes back', asy
     FUNGUS_TOLD.filter(([question]) => question !== 'Is it protected here?'),
   );
   await strip(page).waitFor();
-  /** Answers by a key, and waits until the next question stands there: what is pressed before it is not its answer. */
+  /** Answers by a key, and waits until the next question is shown: what is pressed before it is not its answer. */
   const answerBy = async (key: string, readings: number) => {
     const before = await seen(page);
     await page.keyboard.press(key);

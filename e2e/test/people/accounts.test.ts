@@ -79,7 +79,7 @@ test('a photo goes to the notebook and comes to another device; taken out again 
   await one.page.getByRole('button', { name: 'Keep the photo' }).click();
   const list = (page: Page) => page.getByRole('list', { name: 'Photos and sketches' }).getByRole('listitem');
   await list(one.page).waitFor();
-  // It may be told of before its bytes have all gone; then it comes a little later.
+  // It may be announced before its bytes have all gone; then it comes a little later.
   await list(other.page).waitFor();
   const width = await list(other.page)
     .locator('img')

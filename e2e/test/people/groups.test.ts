@@ -152,7 +152,7 @@ test('two devices of one person tell otherwise while apart: both keep everything
   await onRecord(one.page, id, (record) => record.edits.length === 3);
   for (const { page } of [one, other]) {
     await page.goto(`/find/${id}`);
-    // The later one stands, by both; the earlier ones stay visible.
+    // The later one counts, by both; the earlier ones stay visible.
     await page.getByText(/Before: “At the ford, left bank”, “By the ford”\./).waitFor();
     expect(await page.getByLabel('Where, in your own words').inputValue()).toBe('At the ford, right bank');
   }

@@ -56,7 +56,7 @@ export async function beginGroup(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
-/** A chanterelle in the group's notebook, with all told that stands around it. @returns its id */
+/** A chanterelle in the group's notebook, with its whole context. @returns its id */
 export async function findIn(page: Page, group: string, where?: string): Promise<string> {
   await page.goto('/new');
   await page.getByRole('radio', { name: /^Ridges/ }).click();

@@ -5,7 +5,7 @@ import { everything, answers, rig, press, setUp } from './kit';
 jest.setTimeout(180_000);
 setUp();
 
-const toldOf = async (page: Page, field: string) =>
+const recordedOf = async (page: Page, field: string) =>
   (await everything(page.context().request))
     .filter(({ kind, body }) => kind === 'fields' && body.of === 'practice' && body.field === field)
     .map(({ body }) => body.value as { at: string }[]);
@@ -17,8 +17,8 @@ async function lookOnce(page: Page, organ: number): Promise<void> {
     .getByRole('button', { name: /^(Put it down|Look at something else|Back)$/ })
     .first()
     .waitFor();
-  const told = page.getByRole('button', { name: /^(Put it down|Look at something else)$/ });
-  if ((await told.count()) > 0) await told.click();
+  const read = page.getByRole('button', { name: /^(Put it down|Look at something else)$/ });
+  if ((await read.count()) > 0) await read.click();
   else await answers(page).first().click();
   await page.getByRole('heading', { name: 'Look closer' }).waitFor();
 }
@@ -63,11 +63,11 @@ test('a walk of five finds on a phone, without a network; it is sent later and c
   await page.getByText(/to be sent/).waitFor({ state: 'detached', timeout: 30_000 });
   for (
     let attempt = 0;
-    attempt < 50 && !(await toldOf(page, 'finds')).some((finds) => finds.length === 5);
+    attempt < 50 && !(await recordedOf(page, 'finds')).some((finds) => finds.length === 5);
     attempt += 1
   )
     await page.waitForTimeout(200);
-  const [five] = (await toldOf(page, 'finds')).filter((finds) => finds.length === 5) as unknown as {
+  const [five] = (await recordedOf(page, 'finds')).filter((finds) => finds.length === 5) as unknown as {
     target: string;
     was: string;
     seed: number;
@@ -118,12 +118,12 @@ test('drills by keyboard alone: the answer counts, comes back, and is in the pic
   }
   await page.getByRole('heading', { name: /of 2 right$/ }).waitFor();
   await quiet(page);
-  const told = (await toldOf(page, 'answers')).at(-1) as unknown as {
+  const given = (await recordedOf(page, 'answers')).at(-1) as unknown as {
     card: string;
     sureness: string;
     look: { character: string };
   }[];
-  expect(told.map(({ card, sureness, look }) => [card, sureness, look.character])).toEqual([
+  expect(given.map(({ card, sureness, look }) => [card, sureness, look.character])).toEqual([
     ['feature:cap.shape', 'fairly', 'cap.shape'],
     ['feature:cap.shape', 'fairly', 'cap.shape'],
   ]);
@@ -138,7 +138,7 @@ test('drills by keyboard alone: the answer counts, comes back, and is in the pic
   await context.close();
 });
 
-test('a feature is drawn from memory, the plate is laid over it, and what was wrong is marked', async () => {
+test('a feature is drawn from memory, the plate is shown over it, and what was wrong is marked', async () => {
   const { page, context } = await rig.open(PHONE);
   // Which way a term is asked is drawn by lot.
   for (let attempt = 0; attempt < 30; attempt += 1) {
@@ -172,7 +172,7 @@ test('a feature is drawn from memory, the plate is laid over it, and what was wr
   await press(page, 'Stop here');
   await page.getByRole('heading', { level: 1, name: 'Practice' }).waitFor();
   await quiet(page);
-  expect((await toldOf(page, 'answers')).at(-1)).toMatchObject([
+  expect((await recordedOf(page, 'answers')).at(-1)).toMatchObject([
     { card: 'term:hymenophore.attachment:decurrent', right: true, sureness: 'fairly' },
   ]);
   await context.close();

@@ -9,14 +9,14 @@ export const scratch = mkdtempSync(join(tmpdir(), 'pause-practice-'));
 export const press = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 export const answers = (page: Page) => page.getByRole('group', { name: 'Answers' }).getByRole('button');
-interface Told {
+interface Own {
   readonly kind: string;
   readonly page?: string;
   readonly body: { readonly field?: string; readonly of?: string; readonly value?: unknown };
 }
 
-export const everything = async (request: APIRequestContext): Promise<Told[]> =>
-  ((await (await request.get('/api/v1/me/export')).json()) as { own: Told[] }).own;
+export const everything = async (request: APIRequestContext): Promise<Own[]> =>
+  ((await (await request.get('/api/v1/me/export')).json()) as { own: Own[] }).own;
 
 /** Starts what these tests share before the first of them, and ends it after the last. */
 export function setUp(): void {

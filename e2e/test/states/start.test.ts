@@ -122,7 +122,7 @@ async function raw(url: string, accepts: string): Promise<{ headers: IncomingHtt
   return { headers: response.headers, body: Buffer.concat(parts) };
 }
 
-test('the demo is opened by one tap, says that it is the demo, and takes along what was told before', async () => {
+test('the demo is opened by one tap, says that it is the demo, and takes along what was recorded before', async () => {
   const { page, context, errors } = await rig.open(PHONE, false, false);
   const id = await begin(page, /^Ridges/, 'chanterelle', /^Chanterelle/, 'By the old weir');
   await page.goto('/');

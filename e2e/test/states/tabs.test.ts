@@ -42,7 +42,7 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   await context.close();
 });
 
-test('what the server refuses is said, and the record is shown as it stands', async () => {
+test('what the server refuses is shown, and so is the record as it is', async () => {
   const { page, context } = await rig.open();
   await page.goto('/find/demo-find-5/check');
   await strip(page).waitFor();

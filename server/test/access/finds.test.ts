@@ -4,11 +4,11 @@ import { type Json, type ActorName, find, entry, idOf, group, push, setUp } from
 
 setUp();
 
-describe('what can be told of a find of the group', () => {
+describe('what can be recorded of a find of the group', () => {
   const refusedField = (body: Json) =>
     (((body.results as Json[])[0]?.problem as Json | undefined)?.errors as Json[] | undefined)?.[0]?.field;
-  type Told = [string, ActorName, (of: Awaited<ReturnType<typeof find>>) => unknown, string | undefined];
-  test.each<Told>([
+  type Case = [string, ActorName, (of: Awaited<ReturnType<typeof find>>) => unknown, string | undefined];
+  test.each<Case>([
     [
       'a reading in one’s own name',
       'young',
@@ -195,8 +195,8 @@ describe('what can be told of a find of the group', () => {
       },
       'group',
     ],
-  ])('%s', async (_, as, told, field) => {
-    const { body } = await push(as, [told(await find('member', true))]);
+  ])('%s', async (_, as, make, field) => {
+    const { body } = await push(as, [make(await find('member', true))]);
     expect([(body.results as Json[])[0]?.status, refusedField(body)]).toEqual(
       field === undefined ? ['added', undefined] : ['refused', field],
     );
@@ -213,8 +213,8 @@ describe('what can be told of a find of the group', () => {
         by,
         blind: true,
       });
-    const status = async (as: ActorName, told: unknown) =>
-      ((await push(as, [told])).body.results as Json[])[0]?.status;
+    const status = async (as: ActorName, entry: unknown) =>
+      ((await push(as, [entry])).body.results as Json[])[0]?.status;
     expect(await status('member', blind('guest-of-member'))).toBe('refused');
     expect(
       await status(

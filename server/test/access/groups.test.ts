@@ -134,13 +134,13 @@ test('the simulated expert of the demo answers after a while, blind, once, and s
   await new Promise((resolve) => {
     setTimeout(resolve, 2500);
   });
-  const told = await answers();
-  expect(told.map((r) => [r.character, r.blind])).toEqual([
+  const given = await answers();
+  expect(given.map((r) => [r.character, r.blind])).toEqual([
     ['leaf.arrangement', true],
     ['leaf.venation', true],
     ['leaf.base', true],
   ]);
-  expect(told.every((r) => String(r.note).startsWith('Simulated'))).toBe(true);
+  expect(given.every((r) => String(r.note).startsWith('Simulated'))).toBe(true);
 }, 40_000);
 test('the demo lets in without a password, and only where it is the demo', async () => {
   await expect(demoCookie(server.url)).resolves.toMatch(/^pause/);

@@ -68,7 +68,7 @@ export async function find(
 ): Promise<{ find: string; piece: string; reading: string; verdict: string }> {
   const [id, piece, reading] = [randomUUID(), randomUUID(), randomUUID()];
   const by = idOf(as);
-  const told = await push(as, [
+  const pushed = await push(as, [
     {
       find: id,
       kind: 'finds',
@@ -95,7 +95,7 @@ export async function find(
       }),
     ),
   ]);
-  expect((told.body.results as Json[]).map((r) => r.status)).not.toContain('refused');
+  expect((pushed.body.results as Json[]).map((r) => r.status)).not.toContain('refused');
   const kept = entry(id, 'verdicts', { verdict: decide(guide, followChecks('cantharellus-cibarius')) });
   expect((await push(as, [kept])).body.results).toEqual([expect.objectContaining({ status: 'added' })]);
   return { find: id, piece, reading, verdict: String((kept.body as Json).id) };
@@ -125,18 +125,18 @@ export const JFIF = segment(0xe0, Buffer.from('JFIF\0\x01\x01\0\0\x01\0\x01\0\0'
  * A photo of nothing, as a browser draws one, and one as a camera writes it: with its make, as Exif has it.
  */
 export const BYTES = jpeg(JFIF, segment(0xfe, Buffer.alloc(30)));
-/** A picture that a member told of a find of the group; with `sent`, its bytes too. */
+/** A picture that a member added to a find of the group; with `sent`, its bytes too. */
 export async function pictured(sent = false, bytes = BYTES): Promise<{ id: string; find: string }> {
   const { find: of } = await find('member', true);
-  const told = entry(of, 'pictures', {
+  const made = entry(of, 'pictures', {
     by: idOf('member'),
     picture: 'photo',
     type: 'image/jpeg',
     size: bytes.length,
     content: bytesHash(bytes),
   });
-  expect(((await push('member', [told])).body.results as Json[])[0]?.status).toBe('added');
-  const { id } = told.body as { id: string };
+  expect(((await push('member', [made])).body.results as Json[])[0]?.status).toBe('added');
+  const { id } = made.body as { id: string };
   if (sent) expect((await ask('member', 'PUT', `/pictures/${id}?from=0`, BYTES)).status).toBe(200);
   return { id, find: of };
 }

@@ -56,7 +56,7 @@ describe('a place', () => {
     ['only the finder', 'finder', ['member']],
     ['the group', 'group', ['member', 'keeper', 'young']],
     ['one of the group', ['young'], ['member', 'young']],
-  ])('chosen for %s: by no route is anybody else told', async (_, exactFor, knowing) => {
+  ])('chosen for %s: by no route does anybody else learn it', async (_, exactFor, knowing) => {
     const { find: id } = await find('member', true);
     const value = Array.isArray(exactFor) ? exactFor.map((as) => idOf(as as ActorName)) : exactFor;
     if (value !== undefined) await choose('member', id, 'exactFor', value);
@@ -77,7 +77,7 @@ describe('a place', () => {
     const { text } = await ask('keeper', 'GET', `/finds/${id}`);
     expect(text).toContain('"decimalLatitude":46.55');
     for (const secret of secrets) expect(text).not.toContain(secret);
-    // What is chosen later counts for what was told before, too.
+    // What is chosen later counts for what was recorded before, too.
     await choose('member', id, 'others', 'nothing');
     expect((await ask('keeper', 'GET', `/finds/${id}`)).text).not.toMatch(/(?<!\d:)46\.55/);
   });
@@ -112,7 +112,7 @@ describe('a picture', () => {
     expect(Buffer.from(await got.arrayBuffer()).equals(BYTES)).toBe(true);
   });
 
-  test('is not taken where it is something else than was told, or holds what the camera wrote', async () => {
+  test('is not taken where it is something else than was announced, or holds what the camera wrote', async () => {
     const { id } = await pictured();
     expect(
       (await ask('member', 'PUT', `/pictures/${id}?from=0`, Buffer.alloc(BYTES.length, 7))).body,

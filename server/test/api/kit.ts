@@ -13,7 +13,7 @@ export type Json = Record<string, unknown>;
 export let database: Awaited<ReturnType<typeof freshDatabase>>;
 export let server: RunningServer;
 export const PERSON = 'mirel';
-/** Minutes into the morning, all of them before the demo's clock: what is told ahead of it is moved. */
+/** Minutes into the morning, all of them before the demo's clock: what is recorded ahead of it is moved. */
 export const at = (minute: number) => onTheDay(minute - 180);
 let cookie = '';
 export async function ask(method: string, path: string, body?: unknown, type = 'application/json') {
@@ -43,7 +43,7 @@ export async function counts(): Promise<Record<string, number>> {
   return Object.fromEntries(entries);
 }
 
-/** A find that is begun: a piece, a target and all that stands around. */
+/** A find that is begun: a piece, a target and its whole context. */
 export async function begin(target = 'cantharellus-cibarius', kingdom = 'Fungi') {
   const find = randomUUID();
   const piece = randomUUID();

@@ -32,7 +32,7 @@ describe('an account', () => {
   const status = async (cookie: string) =>
     (await fetch(`${server.url}/api/v1/me`, { headers: { cookie } })).status;
 
-  test('is told where it is signed in, and signs out there; nobody else does', async () => {
+  test('sees where it is signed in, and signs out there; nobody else does', async () => {
     const guest = await someone(server.url, 'Signe');
     const there = await signedIn('signe@ostrel.example');
     const { body } = await ask(guest, 'GET', '/me/sessions');
@@ -202,11 +202,11 @@ describe('at once', () => {
     expect((await Promise.all([down(a), down(b)])).map(({ status }) => status).sort()).toEqual([200, 409]);
   });
 
-  test('two people send something under one id: one of them is told that it is taken', async () => {
+  test('two people send something under one id: one of them hears that it is taken', async () => {
     for (let n = 0; n < 5; n += 1) {
       const id = randomUUID();
-      const told = await Promise.all([keeper, member].map((who) => tell(who, findOf(who, id))));
-      expect(told.flat().sort()).toEqual(['409 id', 'added']);
+      const answers = await Promise.all([keeper, member].map((who) => tell(who, findOf(who, id))));
+      expect(answers.flat().sort()).toEqual(['409 id', 'added']);
     }
   });
 

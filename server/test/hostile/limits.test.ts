@@ -17,9 +17,9 @@ describe('how much may be put on record', () => {
     body: { id: randomUUID(), at: ago(5), by: by.id, field: 'note', value: 'Damp.' },
   });
   const parsed = (raw: unknown): Entry => {
-    const told = parseEntry(raw);
-    if (!('entry' in told)) throw new Error(JSON.stringify(told));
-    return told.entry;
+    const parsed = parseEntry(raw);
+    if (!('entry' in parsed)) throw new Error(JSON.stringify(parsed));
+    return parsed.entry;
   };
   const pushed = async (quotas: object, ...entries: unknown[]) =>
     (
@@ -131,7 +131,7 @@ describe('how much may be put on record', () => {
       'added',
     ]);
     const { db } = database;
-    // As if they had been told one by one.
+    // As if they had been sent one by one.
     await sql`insert into entries (stream, seq, kind, id, find_id, person, stamp, body, content_hash, form)
       select e.stream, s.last + n, e.kind, e.id || '-' || n, e.find_id, e.person, e.stamp,
       jsonb_set(e.body, '{id}', to_jsonb(e.id || '-' || n)), 'x', 1
@@ -150,7 +150,7 @@ describe('how much may be put on record', () => {
     };
     await took(short.find);
     expect(await took(long.find)).toBeLessThan(3 * (await took(short.find)));
-    // By somebody who is not told where it was, too.
+    // By somebody who may not know where it was, too.
     const began = performance.now();
     expect(
       (await recordsFor(database.db, [long.find], 'somebody-else')).get(long.find)?.edits.length,

@@ -28,13 +28,13 @@ describe('a time that is none', () => {
       '1969-12-31T23:59:59.999Z-0000-x',
       '2100-01-01T00:00:00.000Z-0000-x',
     ];
-    const told = await tell(
+    const answers = await tell(
       mallory,
       entry,
       ...none.map((stamp) => target(find, ago(50), { stamp })),
       target(find, ago(40), { stamp: stampAt(ago(40)) }),
     );
-    expect(told).toEqual(['added', ...none.map(() => '422 stamp'), 'added']);
+    expect(answers).toEqual(['added', ...none.map(() => '422 stamp'), 'added']);
     expect((await recordOf(find)).targets).toHaveLength(1);
   });
 
@@ -117,7 +117,7 @@ describe('a time that is none', () => {
     '1969-12-31T23:59:59.999Z',
     '2100-01-01T00:00:00.000Z',
     '9999-12-31T23:59:59.999Z',
-  ])('%s is no time to have told something', async (at) => {
+  ])('%s is no time for anything', async (at) => {
     const [{ entry: there, find }, { entry }] = [findAt(), findAt(at)];
     expect(await tell(mallory, there, entry, target(find, at), target(find, ago(1)))).toEqual([
       'added',
@@ -196,7 +196,7 @@ test('a verdict with anything in it that is no part of one is refused, by its fi
     kind: 'verdicts',
     body: { id: randomUUID(), at: ago(9), verdict: { ...sound, ...more } },
   });
-  const told = await tell(
+  const answers = await tell(
     mallory,
     entry,
     piece,
@@ -206,7 +206,7 @@ test('a verdict with anything in it that is no part of one is refused, by its fi
     verdict({ rows: [{ junk: 1 }] }),
     verdict({}),
   );
-  expect(told).toEqual([
+  expect(answers).toEqual([
     'added',
     'added',
     'added',

@@ -29,7 +29,7 @@ describe('what a group agrees on', () => {
   };
 
   test('merges field by field, the last value counts whenever it arrives', async () => {
-    // Two devices that were apart: the one that told its field last was heard of first.
+    // Two devices that were apart: the one that wrote its field last was heard of first.
     expect(
       await tell(
         keeper,
@@ -55,7 +55,7 @@ describe('what a group agrees on', () => {
     });
   });
 
-  test('a rule taken back is none, and everything told stays in the notebook', async () => {
+  test('a rule taken back is none, and everything recorded stays in the notebook', async () => {
     expect(
       await tell(
         keeper,
@@ -71,7 +71,7 @@ describe('what a group agrees on', () => {
     expect(await pulled(member, `g:${group}`)).toMatch(/"deadly":2.*"ignored"/);
   });
 
-  test('decides from then on what is told of the group’s finds', async () => {
+  test('decides from then on what is recorded of the group’s finds', async () => {
     const id = randomUUID();
     const piece = randomUUID();
     const find = followChecks('hydnum-repandum');

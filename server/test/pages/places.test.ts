@@ -55,7 +55,7 @@ describe('a place of the group', () => {
       ),
     ).not.toContain('refused');
   });
-  const told = async (who: Someone) => {
+  const seenBy = async (who: Someone) => {
     const page = (
       JSON.parse(await pulled(who, `g:${group}`)) as { entries: { page?: string }[] }
     ).entries.filter((entry) => entry.page === place);
@@ -73,16 +73,16 @@ describe('a place of the group', () => {
       ).toEqual(['added']);
     const readers = who();
     for (const reader of [keeper, young]) {
-      const text = await told(reader);
+      const text = await seenBy(reader);
       expect(text).toContain('atropa-bella-donna');
       if (readers.includes(reader)) expect(text).toMatch(/weir.*642.*alder/s);
       else expect(withoutTimesAndIds(text)).not.toMatch(/weir|12\.23|46\.51|642|alder/);
     }
-    expect(await told(member)).toMatch(/weir/);
+    expect(await seenBy(member)).toMatch(/weir/);
     expect((await ask(stranger, 'GET', `/sync/pull?stream=g:${group}`)).status).toBe(404);
   });
 
-  test('is changed by who knows it; where it is and who is told only by whoever keeps it', async () => {
+  test('is changed by who knows it; where it is and who may know only by whoever keeps it', async () => {
     expect(await tell(keeper, field(keeper, place, 'place', 'moisture', 'wet'))).toEqual(['422 page']);
     await tell(member, field(member, place, 'place', 'exactFor', 'group', 5));
     expect(
@@ -119,7 +119,7 @@ describe('a place of the group', () => {
   });
 });
 
-test('who eats along is told in one’s own notebook only, and is nobody else’s to read', async () => {
+test('who eats along is written in one’s own notebook only, and is nobody else’s to read', async () => {
   expect(await tell(member, begin(member, 'eater', true))).toEqual(['422 group']);
   const begun = begin(member, 'eater', false);
   expect(
@@ -133,7 +133,7 @@ test('who eats along is told in one’s own notebook only, and is nobody else’
   expect(await tell(keeper, field(keeper, begun.page, 'eater', 'name', 'Found out'))).toEqual(['404']);
   expect((await ask(keeper, 'GET', `/sync/pull?stream=p:${member.id}`)).status).toBe(404);
   expect(await pulled(keeper, `g:${group}`)).not.toContain('pregnancy');
-  // The same page told twice changes nothing; under the same id something else is refused.
+  // The same page sent twice changes nothing; under the same id something else is refused.
   expect(await tell(member, begun, { ...begun, body: { ...begun.body, kind: 'walk' } })).toEqual([
     'known',
     '409 id',
@@ -155,7 +155,7 @@ test('a page goes along with its person’s export, and with their deletion', as
 });
 
 describe('what was taken', () => {
-  test('is told by whoever took it, heard of by the group, and checked field by field', async () => {
+  test('is recorded by whoever took it, heard of by the group, and checked field by field', async () => {
     const page = randomUUID();
     expect(
       await tell(

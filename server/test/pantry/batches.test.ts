@@ -48,7 +48,7 @@ test('a batch comes from what is there, never from itself by any way; who tells 
   expect(
     await tell(keeper, field(keeper, first, 'batch', 'contents', [{ taxon: 'nothing-known', part: 'leaf' }])),
   ).toEqual(['422 value[0].taxon']);
-  // Anybody of the group goes on with a batch; a meal is only told of by who told it first, and a taste never
+  // Anybody of the group goes on with a batch; a meal is only changed by who recorded it first, and a taste never
   // in a group.
   expect(await tell(member, field(member, first, 'batch', 'note', 'Turned once more'))).toEqual(['added']);
   expect(
@@ -69,7 +69,7 @@ test('a batch comes from what is there, never from itself by any way; who tells 
   expect(
     (await tell(stranger, ...page(stranger, 'batch', randomUUID(), batch([harvest], 'harvest'), false)))[2],
   ).toBe('422 value[0].id');
-  // Nor is anything taken of somebody else's find: what becomes of that is told to nobody else.
+  // Nor is anything taken of somebody else's find: what becomes of that is shown to nobody else.
   expect(await tell(stranger, ...page(stranger, 'harvest', randomUUID(), { find }, false))).toEqual([
     'added',
     '422 value',

@@ -49,7 +49,7 @@ test('a corrected guide rechecks every collected find once, with progress; kille
     }),
   ).toBe(asked);
   // As if a server had been killed half-way: only the rest is asked.
-  const runNow = () => recallsFor(server.db, actor, corrected.version).then((told) => told.run);
+  const runNow = () => recallsFor(server.db, actor, corrected.version).then((answer) => answer.run);
   const actor = await actorOf(server.db, keeper.id);
   await server.db
     .updateTable('recall_asked')
@@ -135,7 +135,7 @@ test('what a correction cannot touch is not asked again, and nothing is missed b
   ).toEqual(quick);
 });
 
-test('told again at a server with an older guide, a find is asked of the newer one that called it back', async () => {
+test('sent again to a server with an older guide, a find is asked of the newer one that called it back', async () => {
   const { find, readings } = await collect(keeper, 'cantharellus-cibarius');
   await askedHere([find]);
   const corrected = varied('omphalotus-olearius', followChecks('cantharellus-cibarius').readings);
@@ -156,7 +156,7 @@ test('told again at a server with an older guide, a find is asked of the newer o
   ).toEqual(['added']);
   await recheckAfterEntries(server.db, guide, [find]);
   expect(await cause()).toMatchObject({ because: 'record' });
-  // Put back to the older one on purpose, that one is asked; once nothing that was told before is still being
+  // Put back to the older one on purpose, that one is asked; once nothing that was recorded before is still being
   // asked of the other.
   await idle();
   await recheckAll(server.db, guide);

@@ -15,12 +15,12 @@ export let member: Someone;
 export let stranger: Someone;
 export const group = 'pantry-of-karrow';
 const NOW = Date.now();
-export let told = 0;
+export let recorded = 0;
 export const at = (second: number) => new Date(NOW - 3_600_000 + second * 1000).toISOString();
 export const { ask, tell } = asking(() => server.url);
 const stamped = (entry: Json) => {
-  told += 1;
-  return { ...entry, stamp: stampOf({ ms: NOW - 3_000_000 + told * 1000, count: 0, device: 'tollar' }) };
+  recorded += 1;
+  return { ...entry, stamp: stampOf({ ms: NOW - 3_000_000 + recorded * 1000, count: 0, device: 'tollar' }) };
 };
 
 /** A page with its first fields. */
@@ -102,7 +102,7 @@ export const askedHere = (finds: readonly string[]) =>
         .execute(),
     (rows) => rows.length === finds.length,
   );
-/** Waits until no find that was told of waits to be asked. */
+/** Waits until no find that was changed waits to be asked. */
 export const idle = () =>
   until(
     async () =>

@@ -136,7 +136,7 @@ interface FittedCardProps
   readonly children: React.ReactNode;
 }
 
-/** A question on one screen; what else can be done with it stands where the answers do, when it is wanted. */
+/** A question on one screen; what else can be done with it is shown where the answers do, when it is wanted. */
 function FittedCard({ fitted, note, setNote, beside, cantTell, children, ...card }: FittedCardProps) {
   const { character, onCannotSmell } = card;
   const { room, ways, closeWays } = fitted;

@@ -46,7 +46,7 @@ export const DecisionStrip = memo(function DecisionStrip({
   );
 });
 
-/** A long reason does not take the screen: all of it stands in the verdict. */
+/** A long reason does not take the screen: all of it is in the verdict. */
 const MOST_LINES = 3;
 
 /** Drawn anew only where its words change. */

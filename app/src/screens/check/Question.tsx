@@ -30,7 +30,7 @@ interface QuestionProps
   readonly effects: readonly AnswerEffect[];
   readonly beside: React.ReactNode;
   readonly onChoose: (character: CharacterId) => void;
-  /** On a phone: all of it is seen at once, and what was recorded stands below. */
+  /** On a phone: all of it is seen at once, and what was recorded is below. */
   readonly fitted: Fitted | undefined;
   /** There is a question on the screen, and not what has to be done before it. */
   readonly isAsked: boolean;

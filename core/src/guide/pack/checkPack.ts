@@ -7,7 +7,7 @@ export function* checkPack(guide: Guide, pack: Pack): Generator<GuideProblem> {
   if (pack.over !== guide.id)
     yield { path: 'over', reason: `it is made for the guide "${pack.over}", this is "${guide.id}"` };
   if ((guide.packs ?? []).some((applied) => applied.id === pack.id))
-    yield { path: 'id', reason: `a pack "${pack.id}" is laid over this guide already` };
+    yield { path: 'id', reason: `a pack "${pack.id}" is applied to this guide already` };
   yield* checkAdded(guide, pack);
   yield* checkNames(guide, pack);
   yield* checkCorrections(guide, pack);

@@ -22,7 +22,7 @@ export const Pack = z.strictObject({
   title: text,
   licence: text,
   about: text,
-  /** The id of the guide it is laid over. */
+  /** The id of the guide it is applied to. */
   over: slug,
   characters: z.array(Character).optional(),
   taxa: z.array(Taxon).optional(),

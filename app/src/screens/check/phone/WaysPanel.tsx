@@ -33,7 +33,7 @@ export interface WaysPanelProps {
 
 type Page = 'note' | 'otherChecks' | 'pieces';
 
-/** What can be done with a question besides answering it. It stands where the answers do. */
+/** What can be done with a question besides answering it. Shown in place of the answers. */
 export function WaysPanel({
   onSeveral,
   onCantTell,

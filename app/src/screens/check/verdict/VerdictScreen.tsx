@@ -93,10 +93,10 @@ function sorted({ reasons, rows }: Verdict) {
       ...(marks.length > 0 ? [t.itsOwnMarksStillTo(marks.join('; '))] : []),
     ],
     part: reasons.filter(aboutPart),
-    // What can be answered stands in the list of what is open.
+    // What can be answered is in the list of what is open.
     place: reasons.filter((r) => aboutPlace(r) && !LISTED.has(r.code)),
     eaters: reasons.filter((r) => EATER.has(r.code)),
-    // What it is stands at the head already.
+    // What it is, the head says already.
     notes: reasons.filter((r) => r.weight === 'note' && !aboutPlace(r) && r.code !== 'identified'),
   };
 }
