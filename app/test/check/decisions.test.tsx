@@ -108,8 +108,7 @@ test('a find without a name is left, or left for later, and never collected', as
   await it.atRest();
   show(it.store, id, (record) => <LeaveUnnamed record={record} />);
   expect(labels()).toHaveLength(2);
-  await hold(/^I come back later/);
-  await hold(/^I leave it/);
+  for (const name of [/^I come back later/, /^I come back later/, /^I leave it/]) await hold(name);
   const record = () => it.store.getState().finds[id]!.record!;
   await comes(() => record().decisions.length > 1);
   const { decisions, verdicts } = record();

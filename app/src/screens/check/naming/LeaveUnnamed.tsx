@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { FindRecord } from '@pause/core';
 import { Body, Heading } from '../../../components';
 import { leaveUnnamed } from '../../../notebook/decisions';
-import { useAct } from '../../../notebook/store';
+import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
 import { t as verdictText } from '../../../text/en/verdict';
 import { HoldButton } from '../verdict/HoldButton';
@@ -13,10 +13,13 @@ import { styles } from './namingStyles';
 export function LeaveUnnamed({ record }: { readonly record: FindRecord }) {
   const act = useAct();
   const router = useRouter();
+  const toFind = () => router.replace({ pathname: '/find/[id]', params: { id: record.id } });
+  const me = useApp((state) => state.me.person?.id);
+  const last = record.decisions.at(-1);
   const leave = (choice: 'leave' | 'later') => {
-    void act(leaveUnnamed(record.id, choice)).then(
-      (kept) => kept && router.replace({ pathname: '/find/[id]', params: { id: record.id } }),
-    );
+    // The same decision held twice is one decision.
+    if (last?.choice === choice && last.by === me) return toFind();
+    void act(leaveUnnamed(record.id, choice)).then((kept) => kept && toFind());
   };
   return (
     <View style={styles.block}>
