@@ -149,7 +149,7 @@ Both grow with how much there is.
 The same correction on the server, where finds are kept as devices sent them, in PostgreSQL. What the
 difference between two versions cannot touch is passed over without being read: of every find that was
 collected the server keeps what was read of it, and compares only what differs (\`movedBy\`). Beside it
-every find is read and decided anew. Telling is all recalls of one person to whom all of it belongs.
+every find is read and decided anew. Telling is working out all recalls of one person who owns every find and batch.
 
 | finds | batches | touched | no longer stand | found again | asking what is touched | telling | everything anew | result |
 |---|---|---|---|---|---|---|---|---|

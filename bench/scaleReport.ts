@@ -86,7 +86,7 @@ kB more for each open device. ${n(delivered)} pieces of news were delivered.
 ## Reckoned: ${n(PERSONS)} people in ${n(GROUPS)} groups
 
 On a good Sunday in autumn ${OUT * 100} % are checking at the same time and tell an entry every
-${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of it is recorded in a group of
+${SECONDS_AN_ENTRY} seconds; ${OPEN * 100} % have Pause open; half of the entries are made in a group of
 ${PERSONS / GROUPS}. These are assumptions, not measurements.
 
 | | |

@@ -1,4 +1,4 @@
-import type { Choice, Verdict } from '@pause/core';
+import type { Choice, Entry, Verdict } from '@pause/core';
 import { add, now } from './add';
 import { newId, person } from './open';
 import type { Thunk } from './store';
@@ -23,16 +23,23 @@ export function recordVerdict(find: string, verdict: Verdict): Thunk<Promise<boo
     dispatch(add({ kind: 'verdicts', find, body: { id: newId(), at: dispatch(now()), verdict } }));
 }
 
+type DecisionEntry = Extract<Entry, { kind: 'decisions' }>;
+
+/** A decision as it is put on record, by whoever uses this device. */
+function decisionEntry(
+  find: string,
+  decided: Pick<DecisionEntry['body'], 'verdict' | 'choice' | 'reason'>,
+): Thunk<DecisionEntry> {
+  return (dispatch) => ({
+    kind: 'decisions',
+    find,
+    body: { id: newId(), at: dispatch(now()), by: dispatch(person()), ...decided },
+  });
+}
+
 /** Leaves a find that has no name, now or until later. */
 export function leaveUnnamed(find: string, choice: 'leave' | 'later'): Thunk<Promise<boolean>> {
-  return (dispatch) =>
-    dispatch(
-      add({
-        kind: 'decisions',
-        find,
-        body: { id: newId(), at: dispatch(now()), choice, by: dispatch(person()) },
-      }),
-    );
+  return (dispatch) => dispatch(add(dispatch(decisionEntry(find, { choice }))));
 }
 
 /** The person's own decision, with the verdict it was made on; that may be on record already. */
@@ -50,18 +57,7 @@ export function recordDecision(
         ...(onRecord === undefined
           ? [{ kind: 'verdicts', find, body: { id, at: dispatch(now()), verdict } } as const]
           : []),
-        {
-          kind: 'decisions',
-          find,
-          body: {
-            id: newId(),
-            at: dispatch(now()),
-            verdict: id,
-            choice,
-            by: dispatch(person()),
-            ...(reason ? { reason } : {}),
-          },
-        },
+        dispatch(decisionEntry(find, { verdict: id, choice, ...(reason ? { reason } : {}) })),
       ),
     );
   };

@@ -10,6 +10,7 @@ import type { t as check } from './en/check';
 import type { t as components } from './en/components';
 import type { t as decisionStrip } from './en/decisionStrip';
 import type { t as digging } from './en/digging';
+import type { t as eaters } from './en/eaters';
 import type { t as eating } from './en/eating';
 import type { t as emergency } from './en/emergency';
 import type { t as find } from './en/find';
@@ -85,6 +86,7 @@ export interface Catalogue {
   readonly notebook: typeof notebook;
   readonly onScreen: typeof onScreen;
   readonly pair: typeof pair;
+  readonly eaters: typeof eaters;
   readonly eating: typeof eating;
   readonly making: typeof making;
   readonly sheet: typeof sheet;

@@ -24,8 +24,8 @@ import { changeFields, toggled, type Changes } from '../../notebook/changeFields
 import { useAct } from '../../notebook/store';
 import { useOpenPages } from '../../notebook/useOpenPages';
 import { useEaters, type EaterPage } from '../../notebook/usePlaces';
+import { t } from '../../text/en/eaters';
 import { t as placesText } from '../../text/en/places';
-import { t } from '../../text/en/walk';
 import { cautionFor, CommonName, commonName, lowerFirst } from '../../text/names';
 
 /** Everything that the guide asks somebody to mind. */

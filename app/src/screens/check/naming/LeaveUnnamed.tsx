@@ -6,7 +6,7 @@ import { leaveUnnamed } from '../../../notebook/decisions';
 import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/naming';
 import { t as verdictText } from '../../../text/en/verdict';
-import { HoldButton } from '../verdict/HoldButton';
+import { LeaveButtons } from '../verdict/LeaveButtons';
 import { styles } from './namingStyles';
 
 /** What a person does with a find that has no name: it is left, now or until later. */
@@ -25,18 +25,7 @@ export function LeaveUnnamed({ record }: { readonly record: FindRecord }) {
     <View style={styles.block}>
       <Heading>{verdictText.whatYouDo}</Heading>
       <Body soft>{t.whatHasNoName}</Body>
-      <HoldButton
-        label={verdictText.iLeaveIt}
-        hint={verdictText.holdToRecord}
-        tone="ink"
-        onHeld={() => leave('leave')}
-      />
-      <HoldButton
-        label={verdictText.iComeBackLater}
-        hint={verdictText.holdToRecord}
-        tone="outline"
-        onHeld={() => leave('later')}
-      />
+      <LeaveButtons first onHeld={leave} />
     </View>
   );
 }

@@ -1,10 +1,17 @@
 import { useEffect, useRef, useState } from 'react';
-import { Animated, Easing, Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { Pressable, StyleSheet, View, type GestureResponderEvent, type ViewStyle } from 'react-native';
 import { colour, corner, Small, space, Strong, stroke } from '../../../components';
 import { elementOf } from '../../../lib/element';
 import { t } from '../../../text/en/verdict';
 
 const HOLD_MS = 900;
+/** Fills while it is held; the browser does it, so that nothing is fetched for it. */
+const FILLING = {
+  width: '100%',
+  transitionProperty: 'width',
+  transitionDuration: `${HOLD_MS}ms`,
+  transitionTimingFunction: 'linear',
+} as unknown as ViewStyle;
 
 interface HoldButtonProps {
   readonly label: string;
@@ -26,7 +33,6 @@ const LIFTS = new Set(['touchend', 'mouseup', 'pointerup', 'keyup']);
  * be held too.
  */
 export function HoldButton({ label, hint, tone, disabled = false, onHeld }: HoldButtonProps) {
-  const [filled] = useState(() => new Animated.Value(0));
   const [holding, setHolding] = useState<'not' | 'short' | 'enough'>('not');
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const button = useRef<View>(null);
@@ -35,19 +41,11 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
   const press = () => {
     if (disabled) return;
     setHolding('short');
-    Animated.timing(filled, {
-      toValue: 1,
-      duration: HOLD_MS,
-      easing: Easing.linear,
-      useNativeDriver: false,
-    }).start();
     timer.current = setTimeout(() => setHolding('enough'), HOLD_MS);
   };
   const release = (event: GestureResponderEvent) => {
     clearTimeout(timer.current);
     setHolding('not');
-    filled.stopAnimation();
-    filled.setValue(0);
     if (holding === 'enough' && isLift(event, button.current)) onHeld();
   };
   const dark = tone !== 'outline';
@@ -63,11 +61,11 @@ export function HoldButton({ label, hint, tone, disabled = false, onHeld }: Hold
       onLongPress={() => undefined}
       style={[styles.button, styles[tone], disabled && styles.disabled]}
     >
-      <Animated.View
+      <View
         style={[
           styles.fill,
           dark ? styles.fillDark : styles.fillLight,
-          { width: filled.interpolate({ inputRange: [0, 1], outputRange: ['0%', '100%'] }) },
+          holding === 'not' ? styles.empty : FILLING,
         ]}
       />
       <View style={styles.words}>
@@ -111,6 +109,7 @@ const styles = StyleSheet.create({
   outline: { backgroundColor: colour.card },
   disabled: { opacity: 0.35 },
   fill: { position: 'absolute', left: 0, top: 0, bottom: 0 },
+  empty: { width: 0 },
   fillDark: { backgroundColor: 'rgba(238, 241, 236, 0.28)' },
   fillLight: { backgroundColor: colour.pause },
   words: { paddingHorizontal: space.l, paddingVertical: space.s },

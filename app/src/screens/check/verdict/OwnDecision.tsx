@@ -9,6 +9,7 @@ import { useAct, useApp } from '../../../notebook/store';
 import { t } from '../../../text/en/verdict';
 import { OUTCOME } from '../../../text/names';
 import { HoldButton } from './HoldButton';
+import { LeaveButtons } from './LeaveButtons';
 import { styles } from './verdictStyles';
 
 /** What a person decides after a verdict. */
@@ -94,20 +95,7 @@ export function OwnDecision({ record, verdict }: OwnDecisionProps) {
           />
         </>
       ) : null}
-      <HoldButton
-        label={t.iLeaveIt}
-        hint={t.holdToRecord}
-        tone={collects ? 'outline' : 'ink'}
-        disabled={deciding}
-        onHeld={() => decide('leave')}
-      />
-      <HoldButton
-        label={t.iComeBackLater}
-        hint={t.holdToRecord}
-        tone="outline"
-        disabled={deciding}
-        onHeld={() => decide('later')}
-      />
+      <LeaveButtons first={!collects} disabled={deciding} onHeld={decide} />
       {collects || !guide.taxon(verdict.target)?.taxon.parts.length ? null : (
         <CollectedAgainst verdict={verdict} form={form} />
       )}
