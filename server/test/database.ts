@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { type KyselyPlugin, sql } from 'kysely';
 import { connect, migrate, type Db } from '../src/db';
 
 /**
@@ -26,5 +26,20 @@ export async function freshDatabase(
       await sql`drop database if exists ${sql.id(name)} with (force)`.execute(admin);
       await admin.destroy();
     },
+  };
+}
+
+/** Counts the rows that queries bring from the database: use `db.withPlugin(counter.plugin)`. */
+export function rowCounter(): { readonly plugin: KyselyPlugin; readonly read: () => number } {
+  let rows = 0;
+  return {
+    plugin: {
+      transformQuery: ({ node }) => node,
+      transformResult: ({ result }) => {
+        rows += result.rows.length;
+        return Promise.resolve(result);
+      },
+    },
+    read: () => rows,
   };
 }

@@ -139,10 +139,9 @@ describe('a notebook that somebody holds', () => {
     await new Promise((resolve) => {
       setTimeout(resolve, 500);
     });
-    const began = performance.now();
+    // Whoever had to wait for the first notebook would wait for good: it is let go only afterwards.
     expect((await fetch(`${server.url}/api/v1/health`)).status).toBe(200);
     expect(await tell(member, findOf(member))).toEqual(['added']);
-    expect(performance.now() - began).toBeLessThan(4000);
     await letGo();
     expect(await waiting).toEqual(Array.from({ length: 15 }, () => ['added']));
   });
