@@ -13,6 +13,7 @@ import {
   weighingsOf,
 } from '../src/notebook/harvests';
 import { countsOf } from '../src/screens/harvest/PatchQuestion';
+import { standingCount } from '../src/screens/harvest/questionOf';
 import { sortingOf } from '../src/screens/harvest/SortScreen';
 import { bindsWords, patchWords, seenAs, valueOf, weightOf } from '../src/text/harvest';
 
@@ -138,4 +139,14 @@ test('what decides is said with what would change it', () => {
 test('what was gone through piece by piece where it grew is less likely to hold strays', () => {
   const counted = { pieces: 60, found: [0], now: 0, grades: [] };
   expect(leftOver(sortingOf(counted, 60)).chance).toBeLessThan(leftOver(sortingOf(counted, 10)).chance / 2);
+});
+
+test('the number asked for before digging stands for the harvest, until one is counted for it', () => {
+  const find = { context: { patchSize: 'tens' } } as const;
+  expect(standingCount({}, find)).toEqual({ how: 'about', order: 'tens' });
+  expect(standingCount({ count: { how: 'counted', number: 14 } }, find)).toEqual({
+    how: 'counted',
+    number: 14,
+  });
+  expect(standingCount({}, { context: {} })).toBeUndefined();
 });

@@ -65,6 +65,8 @@ export function followPause(
       protection: 'allowed',
       tracedToBase: true,
       mayDig: true,
+      patchSize: 'tens',
+      patchThrives: true,
     },
   });
   for (let step = 1; step <= MOST_STEPS; step += 1) {

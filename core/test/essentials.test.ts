@@ -10,7 +10,18 @@ import {
   type Reading,
   type StageId,
 } from '../src';
-import { at, character, collectable, find, goodContext, guide, reading, taxon, usualValue } from './finds';
+import {
+  MAY_DIG,
+  at,
+  character,
+  collectable,
+  find,
+  goodContext,
+  guide,
+  reading,
+  taxon,
+  usualValue,
+} from './finds';
 
 /**
  * What a careful person names of anything, written down once more: so a change to the one list shows in the
@@ -157,7 +168,6 @@ test('the place is asked once, also where it could not be told, and not at all w
 });
 
 describe('a root', () => {
-  const may = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
   const roots = guide.characters.filter(isDug).map(({ id }) => id);
 
   test('is dug up for its smell too', () => {
@@ -169,7 +179,7 @@ describe('a root', () => {
   test('a skipped one is asked last; it counts as one thing skipped, and as none where nothing is dug up', () => {
     let seen = 0;
     for (const target of collectable.filter(({ taxon: { kingdom } }) => kingdom === 'Plantae')) {
-      const context = { ...goodContext(target), ...may };
+      const context = { ...goodContext(target), ...MAY_DIG };
       const isRoot = ({ character: id }: Check) => roots.includes(id);
       const checks = (more: object) => nextChecks(guide, find(target.id, [], { context, ...more }));
       const asked = (more: object) =>

@@ -83,9 +83,18 @@ export function goodContext(target: CompiledTaxon, stage?: StageId) {
     contamination: 'none-seen',
     ...(target.taxon.protection === 'often' ? { protection: 'allowed' } : {}),
     ...(target.taxon.growsMixed ? { tracedToBase: true } : {}),
-    ...(target.taxon.kingdom === 'Plantae' ? { mayDig: true } : {}),
+    ...(target.taxon.kingdom === 'Plantae' ? { mayDig: true, patchSize: 'tens', patchThrives: true } : {}),
   };
 }
+
+/** Everything that has to hold before one is dug up for looking. */
+export const MAY_DIG = {
+  mayDig: true,
+  permission: 'allowed',
+  protection: 'allowed',
+  patchSize: 'tens',
+  patchThrives: true,
+} as const;
 
 type RawReading = ReturnType<typeof reading>;
 /** A parsed case of one piece. */

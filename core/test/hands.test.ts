@@ -3,7 +3,7 @@ import { identify } from '../src/advice/identify';
 import { plan } from '../src/advice/plan';
 import { parseCase } from '../src/case/parse';
 import { FindRecord } from '../src/notebook';
-import { at, character, find, guide, reading, taxon } from './finds';
+import { MAY_DIG, at, character, find, guide, reading, taxon } from './finds';
 
 /** What a person's hands, nose and patience let be read. */
 
@@ -56,19 +56,22 @@ describe('digging', () => {
       ].filter((c) => roots.has(c)).length > 0
     );
   };
-  const may = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
 
   test('is proposed only where digging is allowed by the person, the owner and the law', () => {
     // An often protected plant, known by its root among others.
     const target = guide.taxa.find(
-      ({ id, taxon: { protection } }) => protection === 'often' && asked(id, may),
+      ({ id, taxon: { protection } }) => protection === 'often' && asked(id, MAY_DIG),
     )?.id;
     if (target === undefined) throw new Error('no often protected plant of which a root would tell anything');
-    expect(asked(target, { ...may, mayDig: undefined })).toBe(false);
-    expect(asked(target, { ...may, mayDig: false })).toBe(false);
-    expect(asked(target, { ...may, permission: 'unknown' })).toBe(false);
-    expect(asked(target, { ...may, protection: 'unknown' })).toBe(false);
-    expect(asked(target, { ...may, protection: 'protected' })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, mayDig: undefined })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, mayDig: false })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, permission: 'unknown' })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, protection: 'unknown' })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, protection: 'protected' })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, patchSize: undefined })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, patchSize: 'few' })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, patchThrives: undefined })).toBe(false);
+    expect(asked(target, { ...MAY_DIG, patchThrives: false })).toBe(false);
   });
   test('of a plant without a name is proposed only once the law was looked up', () => {
     const { target: _, ...unnamed } = find('hypericum-perforatum', []);
@@ -77,10 +80,10 @@ describe('digging', () => {
         ({ character }) => roots.has(character),
       );
     expect([
-      dug(may),
-      dug({ ...may, protection: undefined }),
-      dug({ ...may, protection: 'unknown' }),
-      dug({ ...may, mayDig: undefined }),
+      dug(MAY_DIG),
+      dug({ ...MAY_DIG, protection: undefined }),
+      dug({ ...MAY_DIG, protection: 'unknown' }),
+      dug({ ...MAY_DIG, mayDig: undefined }),
     ]).toEqual([true, false, false, false]);
   });
   test('is needed for nothing that Pause collects', () => {

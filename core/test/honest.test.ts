@@ -53,7 +53,7 @@ function walk(target: CompiledTaxon, stage: StageId, next: () => number, passes:
   };
   const mayDig = next() < 0.4;
   if (mayDig) {
-    context = { ...context, mayDig };
+    context = { ...context, mayDig, patchSize: 'tens', patchThrives: true };
     // Who may dig one up does not always see much of its root.
     if (next() < 0.5) for (const one of guide.characters) if (isDug(one)) cannotSee.add(one.index);
   }

@@ -138,13 +138,14 @@ test('nothing is dug before owner, law, number and patch allow it; not digging i
     const all = [...called(group, 'group').querySelectorAll<HTMLElement>('[role="radio"]')];
     fireEvent.click(all.find(({ textContent }) => answer.test(textContent))!);
   };
-  choose('How many stand here?', /^Ten or more$/);
+  choose('How many stand here?', /^Tens$/);
+  await comes(() => context().patchSize === 'tens');
   choose('Does the patch bear it?', /^Yes/);
   expect(mayDig()).toBe(false);
   choose('May you pick here?', /^Yes$/);
   await becomes(true);
   for (const [group, answer, back] of [
-    ['How many stand here?', /^Fewer than ten$/, /^Ten or more$/],
+    ['How many stand here?', /^Fewer than ten$/, /^Tens$/],
     ['Does the patch bear it?', /^No/, /^Yes/],
     ['May you pick here?', /^No$/, /^Yes$/],
   ] as const) {
@@ -157,4 +158,5 @@ test('nothing is dug before owner, law, number and patch allow it; not digging i
   await comes(() => context().mayDig === false);
   press('Dig one up');
   await comes(() => context().mayDig === true);
+  expect(context()).toMatchObject({ permission: 'allowed', patchSize: 'tens', patchThrives: true });
 });

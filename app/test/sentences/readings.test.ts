@@ -94,7 +94,7 @@ test('where only a root helps, it asks once whether one may be dug up; never of 
           permission: 'allowed',
           contamination: 'none-seen',
           cannotSmell: true,
-          ...(mayDig === undefined ? {} : { mayDig }),
+          ...(mayDig === undefined ? {} : { mayDig, patchSize: 'tens', patchThrives: true }),
         },
       },
       guide,

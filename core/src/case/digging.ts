@@ -12,14 +12,23 @@ export function needsDigging(guide: CompiledGuide, id: CharacterId): boolean {
 }
 
 /**
- * Whether a plant may be dug up for looking: somebody said so, the owner allows picking, and no law is open
- * or against it. Of a plant without a name the law is open until it was looked up.
+ * What is against digging a plant up for looking, or still open: the owner's word, the law, how many stand
+ * there, and whether the patch thrives. Of a plant without a name the law is open until it was looked up.
  */
-export function mayBeDug(
-  { context: { mayDig, permission, protection } }: Pick<Unnamed, 'context'>,
+export function againstDigging(
+  { context: { permission, protection, patchSize, patchThrives } }: Pick<Unnamed, 'context'>,
   target: CompiledTaxon | undefined,
-): boolean {
+): readonly ('permission' | 'protection' | 'patchSize' | 'patchThrives')[] {
   const lawIsKnown =
     protection === 'allowed' || (target !== undefined && target.taxon.protection !== 'often');
-  return mayDig === true && permission === 'allowed' && protection !== 'protected' && lawIsKnown;
+  return [
+    ...(permission === 'allowed' ? [] : (['permission'] as const)),
+    ...(protection !== 'protected' && lawIsKnown ? [] : (['protection'] as const)),
+    ...(patchSize !== undefined && patchSize !== 'few' ? [] : (['patchSize'] as const)),
+    ...(patchThrives === true ? [] : (['patchThrives'] as const)),
+  ];
 }
+
+/** Whether a plant may be dug up for looking: somebody said so, and nothing is against it or open. */
+export const mayBeDug = (find: Pick<Unnamed, 'context'>, target: CompiledTaxon | undefined): boolean =>
+  find.context.mayDig === true && againstDigging(find, target).length === 0;

@@ -17,11 +17,12 @@ export {
   type Protection,
   type Eater,
   OpenName,
+  PatchSize,
   Context,
   Case,
   Unnamed,
 } from './schema';
 export { type CaseProblem } from './parse';
-export { isDug, mayBeDug, needsDigging } from './digging';
+export { againstDigging, isDug, mayBeDug, needsDigging } from './digging';
 export { viewCase, toLook, type CaseView, type Look } from './view';
 export { GROUP_POLICY, Policy } from './policy';

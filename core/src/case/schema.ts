@@ -103,6 +103,10 @@ export const Contamination = z.enum([
 export type Contamination = z.infer<typeof Contamination>;
 export const Protection = z.enum(['allowed', 'protected', 'unknown']);
 
+/** How many stand there, by order of magnitude: 2 to 9, 10 to 99, 100 to 999, 1000 and more. */
+export const PatchSize = z.enum(['few', 'tens', 'hundreds', 'thousands']);
+export type PatchSize = z.infer<typeof PatchSize>;
+
 export const Eater = z.strictObject({
   name: z.string().trim().min(1).max(80),
   cautions: z.array(Minded).max(30),
@@ -154,9 +158,12 @@ export const Context = z.strictObject({
     .optional(),
   /** Gear at hand, gloves included; left out: everything. It only matters for what is proposed. */
   gear: z.array(z.string().min(1).max(64)).max(30).optional(),
+  patchSize: PatchSize.optional(),
+  /** It is dense and was not dug before. */
+  patchThrives: z.boolean().optional(),
   /**
-   * One may be dug up for looking: owner and law allow it, and ten and more stand there. Left out: nothing is
-   * dug. It only matters for what is proposed.
+   * One may be dug up for looking: owner and law allow it, ten or more stand there, and the patch thrives.
+   * Left out: nothing is dug. It only matters for what is proposed.
    */
   mayDig: z.boolean().optional(),
   /** A cold, a smoker's day: what is smelled is not proposed. */

@@ -90,16 +90,16 @@ test('a root: owner, count and patch come before anything is dug', async () => {
   const go = dig.getByRole('button', { name: 'Dig one up' });
   const say = (title: string, answer: string) =>
     dig.getByRole('group', { name: title }).getByText(answer, { exact: true }).click();
-  await say('How many stand here?', 'Ten or more');
+  await say('How many stand here?', 'Tens');
   await say('Does the patch bear it?', 'Yes, it thrives');
   expect(await go.isDisabled()).toBe(true);
   await say('May you pick here?', 'Yes');
   await say('How many stand here?', 'Fewer than ten');
   expect(await go.isDisabled()).toBe(true);
-  await say('How many stand here?', 'Ten or more');
+  await say('How many stand here?', 'Tens');
   await go.click();
   const find = await onRecord(page, findOn(page), ({ context }) => context.mayDig === true);
-  expect(find.context.permission).toBe('allowed');
+  expect(find.context).toMatchObject({ permission: 'allowed', patchSize: 'tens', patchThrives: true });
   await close();
 });
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View, Pressable } from 'react-native';
-import type { FindRecord, StageId } from '@pause/core';
+import { mayBeDug, type FindRecord, type StageId } from '@pause/core';
 import { Small, SmallStrong, Body, Button, Chip } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
@@ -140,9 +140,9 @@ function Stages({ record, taxon }: Pick<SectionProps, 'record' | 'taxon'>) {
 }
 
 /** Whether one may be dug up for looking. Whoever says so is asked first what comes before that. */
-function MayDig({ record, save }: SectionProps) {
+function MayDig({ record, taxon, save }: SectionProps) {
   const [asking, setAsking] = useState(false);
-  const may = record.context.mayDig === true;
+  const may = mayBeDug(record, taxon);
   if (asking && !may) return <DigFirst record={record} onDone={() => setAsking(false)} />;
   return (
     <OneOf

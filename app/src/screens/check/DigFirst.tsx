@@ -1,6 +1,5 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import type { FindRecord } from '@pause/core';
+import { againstDigging, type FindRecord } from '@pause/core';
 import { Body, Button, Heading, Small, Stack } from '../../components';
 import { guide } from '../../deciding/guide';
 import { changeContext } from '../../notebook/actions';
@@ -9,7 +8,7 @@ import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/digging';
 import { upper } from '../../text/names';
 import type { Context } from './AroundEaters';
-import { OneOf, Permission, Protection } from './AroundQuestions';
+import { OneOf, Permission, Protection, type SectionProps } from './AroundQuestions';
 import { styles } from './aroundStyles';
 
 /**
@@ -18,18 +17,11 @@ import { styles } from './aroundStyles';
  */
 export function DigFirst({ record, onDone }: { readonly record: FindRecord; readonly onDone?: () => void }) {
   const act = useAct();
-  const [many, setMany] = useState<boolean>();
-  const [bears, setBears] = useState<boolean>();
   const { context } = record;
   const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
   const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
   const asksLaw = taxon === undefined || taxon.taxon.protection === 'often';
-  const mayDig =
-    context.permission === 'allowed' &&
-    (!asksLaw || context.protection === 'allowed') &&
-    context.protection !== 'protected' &&
-    many === true &&
-    bears === true;
+  const mayDig = againstDigging(record, taxon).length === 0;
   return (
     <View style={styles.around} role="group" aria-label={t.beforeYouDig}>
       <Stack gap="s">
@@ -38,7 +30,7 @@ export function DigFirst({ record, onDone }: { readonly record: FindRecord; read
       </Stack>
       <Permission context={context} save={save} />
       {asksLaw ? <Protection context={context} taxon={taxon} save={save} /> : null}
-      <Patch many={many} setMany={setMany} bears={bears} setBears={setBears} />
+      <Patch context={context} save={save} />
       <OwnSteps />
       {mayDig ? null : <Small soft>{t.onlyWhere}</Small>}
       <Button
@@ -61,26 +53,17 @@ export function DigFirst({ record, onDone }: { readonly record: FindRecord; read
   );
 }
 
-interface PatchProps {
-  /** Whether ten or more stand there. */
-  readonly many: boolean | undefined;
-  readonly setMany: (many: boolean) => void;
-  readonly bears: boolean | undefined;
-  readonly setBears: (bears: boolean) => void;
-}
+const SIZES = { few: t.fewerThanTen, tens: t.tens, hundreds: t.hundreds, thousands: t.thousands } as const;
 
 /** How many stand there, and whether they bear it. */
-function Patch({ many, setMany, bears, setBears }: PatchProps) {
+function Patch({ context, save }: { readonly context: Context; readonly save: SectionProps['save'] }) {
   return (
     <>
       <OneOf
         title={t.howManyStandHere}
-        options={[
-          [false, t.fewerThanTen],
-          [true, t.tenOrMore],
-        ]}
-        chosen={many}
-        onChoose={setMany}
+        options={Object.entries(SIZES) as [keyof typeof SIZES, string][]}
+        chosen={context.patchSize}
+        onChoose={(patchSize) => save({ patchSize })}
       />
       <OneOf
         title={t.doesThePatchBearIt}
@@ -88,8 +71,8 @@ function Patch({ many, setMany, bears, setBears }: PatchProps) {
           [true, t.itThrives],
           [false, t.itIsThin],
         ]}
-        chosen={bears}
-        onChoose={setBears}
+        chosen={context.patchThrives}
+        onChoose={(patchThrives) => save({ patchThrives })}
       />
     </>
   );

@@ -3,12 +3,19 @@ import { guide } from '../../deciding/guide';
 
 /**
  * Whether a look at the root would bring a find on, where nobody has said yet whether one may be dug up, and neither
- * owner nor law is against it.
+ * owner, law nor patch is against it.
  */
 export function wouldDigHelp(find: Case): boolean {
-  const { mayDig, permission, protection } = find.context;
+  const { mayDig, permission, protection, patchSize, patchThrives } = find.context;
   if (find.kingdom !== 'Plantae' || mayDig !== undefined) return false;
   if (permission === 'forbidden' || protection === 'protected') return false;
-  const allowed = { mayDig: true, permission: 'allowed', protection: 'allowed' } as const;
+  if (patchSize === 'few' || patchThrives === false) return false;
+  const allowed = {
+    mayDig: true,
+    permission: 'allowed',
+    protection: 'allowed',
+    patchSize: 'tens',
+    patchThrives: true,
+  } as const;
   return nextChecks(guide, { ...find, context: { ...find.context, ...allowed } }).length > 0;
 }

@@ -100,15 +100,22 @@ export function Decisions({ record }: { readonly record: FindRecord }) {
   );
 }
 
-export function ContextFacts({
-  record,
-  target,
-}: {
+const PATCH_SIZE = {
+  few: t.fewerThanTen,
+  tens: t.tens,
+  hundreds: t.hundreds,
+  thousands: t.thousands,
+} as const;
+
+interface FactsProps {
   readonly record: FindRecord;
   readonly target: string | undefined;
-}) {
+}
+
+/** What is on record of place and condition: what it is called, and its value. */
+function factsOf({ record, target }: FactsProps): string[][] {
   const { context } = record;
-  const facts = [
+  return [
     context.stages && [t.stage, context.stages.map((s) => lowerFirst(stageName(s))).join(', ')],
     context.condition && [t.condition, lowerFirst(CONDITION[context.condition])],
     context.part && target && [t.wanted, partName(target, context.part)],
@@ -129,6 +136,8 @@ export function ContextFacts({
         .map((c) => lowerFirst(cautionFor(c)))
         .join(', ') || t.nobodyWhoHasToMind,
     ],
+    context.patchSize && [t.howManyStandThere, PATCH_SIZE[context.patchSize]],
+    context.patchThrives !== undefined && [t.thePatchThrives, context.patchThrives ? t.yes : t.no],
     context.elevation !== undefined && [t.height, t.m(context.elevation)],
     context.openName && [t.named, openNameWords(context.openName)],
     record.targets.length > 1 && [
@@ -139,6 +148,10 @@ export function ContextFacts({
         .join(', '),
     ],
   ].filter((line): line is string[] => Array.isArray(line));
+}
+
+export function ContextFacts(props: FactsProps) {
+  const facts = factsOf(props);
   if (facts.length === 0) return null;
   return (
     <>

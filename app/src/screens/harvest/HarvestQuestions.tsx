@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { LifeForm, Weights } from '@pause/core/harvest/taking';
+import type { Count, LifeForm, Weights } from '@pause/core/harvest/taking';
 import { Heading, ChipRow, Chip, Small } from '../../components';
 import { NumberField } from '../../components/NumberField';
 import type { Harvest } from '../../notebook/harvests';
@@ -13,6 +13,8 @@ import { TakenQuestion } from './TakenQuestion';
 
 interface HarvestQuestionsProps {
   readonly harvest: Harvest;
+  /** How many stand there, as far as anybody said so. */
+  readonly count: Count | undefined;
   /** What is taken of it, as it is called. */
   readonly part: Part;
   readonly lifeForm: LifeForm | undefined;
@@ -25,6 +27,7 @@ interface HarvestQuestionsProps {
 
 export function HarvestQuestions({
   harvest,
+  count,
   part,
   lifeForm,
   eaters,
@@ -38,7 +41,7 @@ export function HarvestQuestions({
       <PatchQuestion
         part={part}
         lifeForm={lifeForm}
-        count={harvest.count}
+        count={count}
         invader={harvest.invader === true}
         save={save}
       />

@@ -33,7 +33,7 @@ import { Ceilings } from './Ceilings';
 import { Collected } from './Collected';
 import { HarvestQuestions } from './HarvestQuestions';
 import { Manner } from './Manner';
-import { yieldsOf, questionOf } from './questionOf';
+import { yieldsOf, questionOf, standingCount } from './questionOf';
 
 /** How much of a find is taken: four ceilings, and the least of them. */
 export function TakeScreen() {
@@ -69,6 +69,7 @@ function useTaking({ record, taxon, wanted }: TakingProps) {
   const weights = weighed(usualWeights(of.part), weighingsOf(harvests, of, me));
   const yields = yieldsOf(pantry, { kingdom: taxon.taxon.kingdom, part }, taxon.id);
   const need = harvest.need;
+  const count = standingCount(harvest, record);
   const answer = take(
     questionOf({
       record,
@@ -91,7 +92,8 @@ function useTaking({ record, taxon, wanted }: TakingProps) {
     weights,
     yields,
     answer,
-    pieces: harvest.count && estimateOf(harvest.count, of.part).mid,
+    count,
+    pieces: count && estimateOf(count, of.part).mid,
     manner: mannerFor(taxon, at, harvest.invader),
     last: lastTaken(harvests, of, today, own),
   };
@@ -102,7 +104,8 @@ function Taking(props: TakingProps) {
   const router = useRouter();
   const wide = useWide();
   const eaters = useEaters().filter(({ fields }) => fields.eatsAlong !== false).length;
-  const { part, place, harvest, save, weights, yields, answer, pieces, manner, last } = useTaking(props);
+  const { part, place, harvest, count, save, weights, yields, answer, pieces, manner, last } =
+    useTaking(props);
   const columns = (
     <>
       <View style={[styles.column, wide && styles.grow]}>
@@ -113,6 +116,7 @@ function Taking(props: TakingProps) {
       <View style={[styles.column, wide && styles.grow]}>
         <HarvestQuestions
           harvest={harvest}
+          count={count}
           part={part ? { id: part.part, name: part.name } : { id: wanted, name: '' }}
           lifeForm={taxon.taxon.regrowth?.lifeForm}
           eaters={Math.max(1, eaters)}

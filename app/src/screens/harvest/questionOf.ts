@@ -1,6 +1,12 @@
 import type { FindRecord, CompiledTaxon, FieldsOf, TaxonId } from '@pause/core';
 import { learnedYield, usualYield } from '@pause/core/harvest/preparing';
-import { type Weights, type TakeQuestion, estimateOf, stagesOf } from '@pause/core/harvest/taking';
+import {
+  type Count,
+  type Weights,
+  type TakeQuestion,
+  estimateOf,
+  stagesOf,
+} from '@pause/core/harvest/taking';
 import { pickingAt } from '@pause/core/outings';
 import { type Harvest } from '../../notebook/harvests';
 import { type Pantry, leftIn, ownYields } from '../../notebook/pantry';
@@ -8,6 +14,14 @@ import { t } from '../../text/en/harvest';
 import type { YieldOf } from './HarvestQuestions';
 
 /** The question of how much to take. */
+
+/** How many stand there: as counted for the harvest, else as it was recorded before one was dug up. */
+export function standingCount(
+  { count }: Pick<Harvest, 'count'>,
+  { context: { patchSize } }: Pick<FindRecord, 'context'>,
+): Count | undefined {
+  return count ?? (patchSize === undefined ? undefined : { how: 'about', order: patchSize });
+}
 
 interface Asked {
   readonly record: FindRecord;
@@ -39,13 +53,14 @@ export function questionOf({
   before,
   earlier,
 }: Asked): TakeQuestion {
+  const count = standingCount(harvest, record);
   const picking = place && pickingAt(place, taxon.id, part, today);
   return {
     ...(harvest.need ? { need: { ...harvest.need, inStore } } : {}),
     patch: {
       lifeForm: taxon.taxon.regrowth?.lifeForm,
       part,
-      ...(harvest.count ? { count: estimateOf(harvest.count, part), stages: stagesOf(harvest.count) } : {}),
+      ...(count ? { count: estimateOf(count, part), stages: stagesOf(count) } : {}),
       invader: harvest.invader === true,
       taken: before,
     },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PatchSize } from '../../case';
 
 /** How many stand there: counted, estimated from squares or strips, or by their order of magnitude. */
 
@@ -23,7 +24,7 @@ export const Count = z.discriminatedUnion('how', [
   }),
   /** Counted by stage, each plant once. */
   z.strictObject({ how: z.literal('stages'), young: number, grown: number, bearing: number }),
-  z.strictObject({ how: z.literal('about'), order: z.enum(['few', 'tens', 'hundreds', 'thousands']) }),
+  z.strictObject({ how: z.literal('about'), order: PatchSize }),
 ]);
 export type Count = z.infer<typeof Count>;
 
