@@ -162,7 +162,7 @@ test('says how one stands with a pair, and how long ago', () => {
   const { card: known, earned } = pairStanding(history, 'cantharellus-cibarius', 'cortinarius-rubellus', NOW);
   expect(earned).toBe(true);
   expect(practisedWords(known, earned, NOW)).toBe(
-    'You last practised this pair ten days ago, and have earned it.',
+    'You last practised this pair ten days ago, and have passed it.',
   );
   expect(practisedWords(undefined, false, NOW)).toBe('You have never practised this pair.');
   const ago = (day: number) => agoWords(new Date(NOW.getTime() - day * 86_400_000).toISOString(), NOW);

@@ -104,7 +104,7 @@ export const MUSHROOMS: readonly Task[] = [
     name: 'A friend is ill: whom to call, and what to read out',
     run: async (thumb) => {
       const { page } = thumb;
-      await thumb.tap(room(page, 'Eaten?'));
+      await thumb.tap(room(page, 'Poisoning'));
       await thumb.see(named(page, 'button', 'Call 112'));
       await thumb.tap(named(page, 'radio', 'Something else'));
       await thumb.type(page.getByLabel('Name of what was eaten'), 'parasol');

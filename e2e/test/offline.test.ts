@@ -86,7 +86,7 @@ test('someone ate something, offline, in mid-check: whom to call, what to say, h
   try {
     await page.goto('/find/demo-find-5/check');
     await strip(page).waitFor();
-    await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+    await page.getByRole('link', { name: 'Poisoning', exact: true }).click();
     await page.getByRole('heading', { level: 1, name: 'Someone ate something' }).waitFor();
     // The clock of the device is set to Vienna; where somebody chooses otherwise, that is kept on this
     // device.
@@ -138,7 +138,7 @@ test('someone ate something, offline, in mid-check: whom to call, what to say, h
     await page.waitForURL(/\/name$/);
     await page.getByRole('heading', { level: 1, name: 'What could it be?' }).waitFor();
     await page.getByText('New find · Somebody ate of it').waitFor();
-    await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+    await page.getByRole('link', { name: 'Poisoning', exact: true }).click();
     await page.getByRole('radio', { name: '5 · chanterelle' }).click();
     await aloud.getByRole('button', { name: 'The whole sheet, for whoever treats' }).click();
     await page.getByText('Cortinarius rubellus').first().waitFor();

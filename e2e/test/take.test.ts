@@ -168,15 +168,15 @@ test('at home each piece is looked at again: strays open finds, a deadly one put
   await basket.getByText('Nobody has gone through it yet.').waitFor();
   await quiet(page);
   await page.getByRole('button', { name: 'All of it is gone through' }).click();
-  await basket.getByText(/Gone through once: no stray\. That another one is left: one in \d+\./).waitFor();
+  await basket.getByText(/Gone through once: no odd one\. That another one is left: one in \d+\./).waitFor();
   const odds = async () => Number(/one in ([\d,]+)/.exec(await basket.innerText())?.[1]?.replace(/,/g, ''));
   const once = await odds();
-  await page.getByRole('button', { name: 'A stray', exact: true }).click();
+  await page.getByRole('button', { name: 'An odd one', exact: true }).click();
   await page.getByRole('button', { name: 'A leaf, a bit of moss' }).click();
-  await page.getByRole('list', { name: 'Strays' }).getByText('One: no harm known').waitFor();
+  await page.getByRole('list', { name: 'Odd ones' }).getByText('One: no harm known').waitFor();
   await page.getByText('none so far this time').waitFor();
   await page.getByRole('button', { name: 'All of it is gone through' }).click();
-  await basket.getByText(/Gone through twice: no stray\./).waitFor();
+  await basket.getByText(/Gone through twice: no odd one\./).waitFor();
   expect(await odds()).toBeGreaterThan(once);
   for (let pass = 0; pass < 12 && !(await basket.innerText()).startsWith('Gone through\n'); pass += 1) {
     await page.getByRole('button', { name: 'All of it is gone through' }).click();
@@ -184,15 +184,15 @@ test('at home each piece is looked at again: strays open finds, a deadly one put
   }
   await basket.getByText('It never says that it is safe', { exact: false }).waitFor();
 
-  await page.getByRole('button', { name: 'A stray', exact: true }).click();
+  await page.getByRole('button', { name: 'An odd one', exact: true }).click();
   await page.getByRole('button', { name: 'I can’t tell' }).click();
   await page.waitForURL(/\/find\/[0-9a-f-]{36}\/name/);
   await page.goto('/find/demo-find-1/sort');
-  await page.getByRole('list', { name: 'Strays' }).waitFor();
+  await page.getByRole('list', { name: 'Odd ones' }).waitFor();
   // What nobody can tell counts as the worst that the guide lists beside it.
   await basket.getByText('Put all of it aside').waitFor();
   await quiet(page);
-  await page.getByRole('group', { name: 'What stray 2 is' }).getByText('Unpleasant').click();
+  await page.getByRole('group', { name: 'What odd one 2 is' }).getByText('Unpleasant').click();
   await basket.getByText('Put all of it aside').waitFor({ state: 'detached' });
 
   // Recorded faster than the device keeps it, nothing is lost.

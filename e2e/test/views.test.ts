@@ -80,7 +80,7 @@ async function wrongWith(page: Page, path: string): Promise<string[]> {
     await page.setViewportSize(size);
     await set(page, { theme: 'day', text: 1 });
     // Wherever one is, what to do when someone ate something is one tap away.
-    if ((await page.getByRole('link', { name: 'Eaten?', exact: true }).count()) !== 1)
+    if ((await page.getByRole('link', { name: 'Poisoning', exact: true }).count()) !== 1)
       note('day', ['no way to what to do when someone ate something']);
     note('day', await axe(page));
     // At dusk only the colours are others.

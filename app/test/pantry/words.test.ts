@@ -59,7 +59,7 @@ describe('words', () => {
     expect(stepWords({ code: 'skin-trial', minutes: 1440 })).toMatch(/\(24 hours\)$/);
     expect(refusalWords({ code: 'never', why: 'Because.' })).toBe('Because.');
     expect(causeWords({ code: 'stray', of: 'x', grade: 'deadly', touched: true }, 'Harvest')).toBe(
-      'Harvest: it lay in one bag with a deadly stray.',
+      'Harvest: it lay in one bag with a deadly one.',
     );
     const recalled = {
       code: 'verdict',

@@ -207,13 +207,13 @@ test('the rest of a patch is counted, a slip taken back, and a stray becomes a f
   await page.goto('/find/demo-find-1/pieces');
   await button(page, /^Passes/).click();
   await button(page, /^Passes/).click();
-  await page.getByRole('status', { name: '2 passed, 0 strays' }).waitFor();
+  await page.getByRole('status', { name: '2 passed, 0 odd ones' }).waitFor();
   await button(page, 'Take back').click();
-  await page.getByRole('status', { name: '1 passed, 0 strays' }).waitFor();
-  await button(page, /^Stray/).click();
+  await page.getByRole('status', { name: '1 passed, 0 odd ones' }).waitFor();
+  await button(page, /^An odd one/).click();
   await page.waitForURL(/name$/);
-  await page.getByText(/Stray among the pieces of find 1/).waitFor();
+  await page.getByText(/Odd one among the pieces of find 1/).waitFor();
   await page.goto('/find/demo-find-1');
-  await page.getByText('Piece by piece: 1 passed, 1 stray.').waitFor();
+  await page.getByText('Piece by piece: 1 passed, 1 odd one.').waitFor();
   await context.close();
 });

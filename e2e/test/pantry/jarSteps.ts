@@ -27,7 +27,7 @@ export async function takeAndSort(page: Page, context: BrowserContext): Promise<
   await context.setOffline(true);
   await fill(page, 'How many pieces lie there', '20');
   const basket = page.getByRole('status', { name: 'The basket' });
-  await press(page, 'A stray');
+  await press(page, 'An odd one');
   await press(page, 'A leaf, a bit of moss');
   for (let pass = 1; pass < 15 && !(await basket.innerText()).startsWith('Gone through\n'); pass += 1) {
     await press(page, 'All of it is gone through');

@@ -47,7 +47,7 @@ test('two of a group: joined by a code, a shared find, its place kept, a blind s
   // Nor by another address of the same find.
   await other.page.goto(`/find/${id}/verdict`);
   await other.page.getByRole('heading', { level: 1, name: 'A second look is asked of you' }).waitFor();
-  expect(await other.page.getByRole('link', { name: 'Eaten?', exact: true }).count()).toBe(1);
+  expect(await other.page.getByRole('link', { name: 'Poisoning', exact: true }).count()).toBe(1);
   await other.page.getByRole('button', { name: 'Begin' }).click();
   const asked = Number(
     /(\d+) left/.exec((await other.page.getByText(/left$/).textContent()) ?? '')?.[1] ?? 1,

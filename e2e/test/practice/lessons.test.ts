@@ -154,7 +154,7 @@ test('the gentler set ends with showing it to an adult; a group that requires ea
   await page.getByRole('checkbox', { name: 'With what is deadly', checked: true }).waitFor();
   await quiet(page);
   await page.goto('/find/demo-find-4/verdict');
-  await page.getByText(/^Your group asks that whoever decides has earned the pair/).waitFor();
+  await page.getByText(/^Your group asks that whoever decides has passed the pair/).waitFor();
   await context.close();
 });
 

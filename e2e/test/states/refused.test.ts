@@ -74,7 +74,7 @@ test('the first start asks whom to call, once; what was put in stands first wher
   await page.getByRole('button', { name: 'A new find' }).waitFor();
   await page.getByRole('link', { name: /Penny bun/ }).waitFor();
   expect(await card.count()).toBe(0);
-  await page.getByRole('link', { name: 'Eaten?', exact: true }).click();
+  await page.getByRole('link', { name: 'Poisoning', exact: true }).click();
   await page.getByRole('button', { name: 'Poison service: 01 555 01', exact: true }).waitFor();
   expect(errors).toEqual([]);
   await context.close();
@@ -87,7 +87,7 @@ test('a screen whose program cannot be had says so, leaves the rooms within reac
   await page.goto('/');
   await page.getByRole('button', { name: 'How it looks here' }).click();
   await page.getByText('This screen did not load').waitFor();
-  await page.getByRole('link', { name: 'Eaten?' }).click();
+  await page.getByRole('link', { name: 'Poisoning' }).click();
   await page.getByRole('heading', { name: 'Someone ate something' }).waitFor();
   await page.goBack();
   await page.getByText('This screen did not load').waitFor();
@@ -110,7 +110,7 @@ test('a room whose programs cannot be had any more says so within its frame, and
   await page.getByRole('button', { name: 'A new find' }).waitFor();
   await page.goBack();
   await page.getByRole('heading', { level: 1, name: 'This screen did not load' }).waitFor();
-  expect(await page.getByRole('link', { name: 'Eaten?', exact: true }).count()).toBe(1);
+  expect(await page.getByRole('link', { name: 'Poisoning', exact: true }).count()).toBe(1);
   await page.unroute(programs);
   await page.getByRole('button', { name: 'Try again' }).click();
   await page.getByRole('heading', { level: 1, name: 'What is worth going for' }).waitFor();

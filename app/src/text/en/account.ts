@@ -39,7 +39,7 @@ export const t = messages('account', {
   theFamilyAsAHint: 'The family as a hint',
   aSecondLookFor: 'A second look for',
   aSecondLookWhereNo: 'A second look where no expert reviewed a deadly pair',
-  earnedPairsFor: 'Earned pairs for',
+  earnedPairsFor: 'Pairs to be passed for',
   thisAddressIsNotConfirmed:
     'This address is not confirmed yet. A letter with a link is on its way to it: open the link, then sign in.',
   waitToBeSentWhen: (count: number, one: string, several: string, then: string) =>

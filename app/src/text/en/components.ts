@@ -33,7 +33,7 @@ export const t = messages('components', {
   aDay: (way: string) => `a day ${way}`,
   hours: (number: number, way: string) => `${number} hours ${way}`,
   minutes: (far: number, way: string) => `${far} minutes ${way}`,
-  eaten: 'Eaten?',
+  eaten: 'Poisoning',
   start: 'Start',
   week: 'Week',
   newFind: 'New find',

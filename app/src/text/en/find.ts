@@ -43,7 +43,7 @@ export const t = messages('find', {
   iAgree: 'I agree',
   howMuchToTakeAnd: 'How much to take, and how',
   pieceByPiecePassedStrays: (passed: number, strays: number) =>
-    `Piece by piece: ${passed} passed, ${strays} ${plural(strays, { one: 'stray', other: 'strays' })}.`,
+    `Piece by piece: ${passed} passed, ${strays} ${plural(strays, { one: 'odd one', other: 'odd ones' })}.`,
   theRestOfThePatch: 'The rest of the patch has not been gone through.',
   eatenWhereItStood: 'Eaten where it stood',
   someoneIsIllAfterIt: 'Someone is ill after it',

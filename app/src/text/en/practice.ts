@@ -29,7 +29,7 @@ export const t = messages('practice', {
   yearsAgo: (number: string) => `${number} years ago`,
   youHaveNeverPractisedThis: 'You have never practised this pair.',
   youLastPractisedThisPair: (ago: string) => `You last practised this pair ${ago}.`,
-  youHaveEarnedThisPair: (ago: string) => `You last practised this pair ${ago}, and have earned it.`,
+  youHaveEarnedThisPair: (ago: string) => `You last practised this pair ${ago}, and have passed it.`,
   darkHowOftenTheLine: (usual: string) =>
     `Dark: how often. The line below it: where it most likely lies. Blue: ${usual}.`,
   notLookedAtYet: 'not looked at yet',
@@ -121,7 +121,7 @@ export const t = messages('practice', {
   noWasAmongThem: (name: string) => `No ${name} was among them.`,
   were: (count: number, number: string) => plural(count, { one: 'One was', other: `${number} were` }),
   whichAre: (name: string) => `Which are ${name}?`,
-  aBasketOfIsA: (name: string) => `A basket of ${name}. Is a stray in it?`,
+  aBasketOfIsA: (name: string) => `A basket of ${name}. Is an odd one in it?`,
   theOthersAre: (name: string) => `The others are ${name}.`,
   itWouldBeThereMay: (name: string) => `It would be ${name}; there may be none.`,
   shown: (text: string, list: string) => `${text} Shown: ${list}.`,
@@ -203,16 +203,16 @@ export const t = messages('practice', {
   beginIt: 'Begin it',
   loadOneFromAFile: 'Load one from a file',
   pairsHeading: 'Pairs',
-  noneIsEarnedYet: 'None is earned yet',
+  noneIsEarnedYet: 'None is passed yet',
   areEarned: (number: string, earned: number) =>
-    `${number} ${plural(earned, { one: 'is', other: 'are' })} earned`,
+    `${number} ${plural(earned, { one: 'is', other: 'are' })} passed`,
   earnedIsWhatHasBeen: (text: string, number: string) =>
-    `${text}. Earned is what has been looked at ${number} times or more, is remembered for a month, and was ` +
+    `${text}. Passed is what has been looked at ${number} times or more, is remembered for a month, and was ` +
     `not mistaken dangerously for two months. It fades.`,
   andGraded: (name: string, grade: string) => `and ${name} · ${grade}`,
-  earned: 'Earned',
+  earned: 'Passed',
   begin: 'Begin',
-  earnedLower: 'earned',
+  earnedLower: 'passed',
   last: (ago: string) => `last ${ago}`,
   neverYet: 'never yet',
   practiseAnd: (name: string, name2: string, text: string) => `Practise ${name} and ${name2}: ${text}`,
@@ -266,7 +266,7 @@ export const t = messages('practice', {
   flesh: 'Flesh',
   spores: 'Spores',
   smell: 'Smell',
-  veilAndVolva: 'Veil and volva',
+  veilAndVolva: 'Veil and bag at the foot',
   place: 'Place',
   showItToAnAdult: 'Show it to an adult',
   practiceWoodFindOfStage: (at: number, text: number, stageName: string) =>

@@ -50,7 +50,7 @@ export const t = messages('reasons', {
     `A second person has not looked yet, without knowing your answers, at what rules out ${name}: ${have} ` +
     `of ${need} proofs were seen by two.`,
   yourGroupAsksThatWhoever: (list: string) =>
-    `Your group asks that whoever decides has earned the pair, by practice: with ${list} it is not.`,
+    `Your group asks that whoever decides has passed the pair in practice: with ${list} that is still open.`,
   yourGroupDoesWithoutA: (list: string) =>
     `Your group does without a second look against ${list}, which no expert has reviewed.`,
   isNotRuledOutMore: (name: string, grade: string, grounds: string, left: number) =>

@@ -4,7 +4,7 @@ export const t = messages('sheet', {
   askingEverythingThatWasCollected: 'Asking everything that was collected once more …',
   whatNoLongerHolds: 'What no longer holds',
   whenAGuideIsCorrected:
-    'When a guide is corrected, a reading taken back, a stray found or a decision changed, all that was ' +
+    'When a guide is corrected, a reading taken back, an odd one found or a decision changed, all that was ' +
     'made of it is found again.',
   everythingHolds: 'Everything holds',
   byAllThatIsOn:

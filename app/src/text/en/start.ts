@@ -4,7 +4,7 @@ export const t = messages('start', {
   whomToCall: 'Whom to call',
   ifSomebodyEatsTheWrong: 'If somebody eats the wrong thing',
   putInTheNumberOf:
-    'Put in the number of your poison service now. It will stand first on “Eaten?”, also without a connection.',
+    'Put in the number of your poison service now. It will stand first on “Poisoning”, also without a connection.',
   done: 'Done',
   notNow: 'Not now',
   beforeYouPickIt: 'Before you pick it',
