@@ -1,7 +1,7 @@
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { use, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { type BarRow, filled, short } from '@pause/core';
 import { colour, SmallStrong, stroke } from '../../../components';
 import { Uprights } from '../../../components/Uprights';
@@ -10,6 +10,8 @@ import { CommonName } from '../../../text/names';
 import { Newest } from '../CheckParts';
 
 const SHOWN = 3;
+/** On a lower screen the answers need the second line of the names. */
+const TWO_LINES_FROM = 620;
 
 interface BarsBandProps {
   readonly open: boolean;
@@ -23,6 +25,7 @@ interface BarsBandProps {
 export function BarsBand({ open, onToggle }: BarsBandProps) {
   const rows = use(Newest)?.evaluation.verdict.rows;
   const before = usePrevious(rows);
+  const isLow = useWindowDimensions().height < TWO_LINES_FROM;
   if (!rows) return null;
   const openBefore = new Set(before?.filter((row) => short(row) > 0).map(({ taxon }) => taxon));
   const same = rows.filter((row) => !row.otherKingdom);
@@ -40,9 +43,14 @@ export function BarsBand({ open, onToggle }: BarsBandProps) {
           aria-expanded={open}
           aria-label={t.nameAndBars(CommonName(row.taxon), t.ofBarsFilled(filled(row), row.need))}
           onPress={onToggle}
-          style={({ pressed }) => [styles.cell, pressed && styles.pressed]}
+          style={({ pressed }) => [
+            styles.cell,
+            isLow && styles.low,
+            isOneWord(CommonName(row.taxon)) && styles.oneWord,
+            pressed && styles.pressed,
+          ]}
         >
-          <SmallStrong numberOfLines={1} style={styles.name}>
+          <SmallStrong numberOfLines={isLow ? 1 : 2} style={styles.name}>
             {CommonName(row.taxon)}
           </SmallStrong>
           <Uprights row={row} size="small" />
@@ -62,6 +70,8 @@ export function BarsBand({ open, onToggle }: BarsBandProps) {
   );
 }
 
+const isOneWord = (name: string) => !/[\s-]/.test(name);
+
 /** The rows before these. */
 function usePrevious(rows: readonly BarRow[] | undefined): readonly BarRow[] | undefined {
   const [seen, setSeen] = useState({ rows, before: rows });
@@ -80,14 +90,18 @@ const styles = StyleSheet.create({
     flexGrow: 1,
     flexShrink: 1,
     minWidth: 64,
-    minHeight: 52,
+    minHeight: 60,
     justifyContent: 'center',
     gap: 3,
     paddingHorizontal: 5,
     borderRightWidth: 1,
     borderRightColor: colour.line,
   },
-  name: { lineHeight: 18 },
+  low: { minHeight: 52 },
+  // A word is not broken; names of several words give way instead.
+  oneWord: { flexShrink: 0 },
+  // Two lines of a long name and the bars below them fit the height.
+  name: { lineHeight: 16 },
   more: { width: 44, minHeight: 48, alignItems: 'center', justifyContent: 'center' },
   pressed: { backgroundColor: colour.shade },
 });
