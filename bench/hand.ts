@@ -100,8 +100,8 @@ try {
   say(
     `With the processor slowed four times, ${slow.length} answers, from the finger’s lift to the frame that ` +
       `shows it: ${Math.round(quantile(slow, 0.5))} ms at the median, ${Math.round(quantile(slow, 0.95))} ms at ` +
-      `p95 (budget 100 ms). The first answer after a page was opened is the slowest, since its way is gone for ` +
-      `the first time: ${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}; of the others ` +
+      `p95 (budget 100 ms). The first answer after a page was opened takes ` +
+      `${Math.round(quantile(first, 0.5))} ms at the median of ${first.length}, every later one ` +
       `${Math.round(quantile(later, 0.5))} ms. ${still} more moved neither strip nor bars.\n`,
   );
 
@@ -183,10 +183,10 @@ try {
     if (runs.length === 0) throw failed;
     const score = (run: Run, name: string) => Math.round((run.categories[name]?.score ?? 0) * 100);
     say(
-      'Its phone profile (slow 4G, processor slowed four times), against the start screen; wanted are 95 of ' +
-        'performance and of accessibility. The blocking that Lighthouse tells counts by the clock, and so counts ' +
-        'what other guests of this machine take; beside it the same sum over the time in which the page really had ' +
-        'the processor. The machine is Lighthouse’s own measure of how fast it is: a desktop has 1,500 and more.\n',
+      'Its phone profile (slow 4G, processor slowed four times), on the start screen. The goal is 95 for ' +
+        'performance and for accessibility. Lighthouse measures blocking by the clock, so other programs on the ' +
+        'machine add to it; the next column sums only the time in which the page had the processor. The last ' +
+        'column is Lighthouse’s own measure of how fast the machine is: a desktop has 1,500 and more.\n',
     );
     say(
       '| performance | accessibility | first paint | largest | blocking, by the clock | by the processor | ' +

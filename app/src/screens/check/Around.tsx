@@ -9,19 +9,19 @@ import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/around';
 import { t as digging } from '../../text/en/digging';
 import { stageName, upper } from '../../text/names';
-import { type Context, Ask, NOTHING, Eaters, toggled } from './AroundEaters';
+import { Ask, NOTHING, Eaters, toggled } from './AroundEaters';
 import { Height } from './AroundHeight';
 import { GrowsMixed, OneOf, PlaceQuestions, type SectionProps, Wanted } from './AroundQuestions';
 import { styles } from './aroundStyles';
 import { DigFirst } from './DigFirst';
+import { useSaveContext } from './useSaveContext';
 
 /** Place and condition: the place first, then the plant, then what it is wanted for. */
 export function Around({ record, target }: { readonly record: FindRecord; readonly target: string }) {
-  const act = useAct();
+  const save = useSaveContext(record.id);
   const taxon = guide.taxon(target);
   const { context } = record;
   if (!taxon) return null;
-  const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
   const section = { record, taxon, save };
   // Of what nobody collects only the stage matters, and what one has at hand to look at it.
   const isWanted = taxon.taxon.parts.length > 0;
@@ -62,11 +62,10 @@ function AsItShould({ record: { context }, save }: SectionProps) {
 
 /** What the verdict waits for besides looks, to be answered where the looks are done. */
 export function StillOpen({ record, target }: { readonly record: FindRecord; readonly target: string }) {
-  const act = useAct();
+  const save = useSaveContext(record.id);
   const taxon = guide.taxon(target);
   if (!taxon) return null;
   const { context } = record;
-  const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
   const section = { record, taxon, save };
   return (
     <View style={styles.around}>

@@ -3,13 +3,14 @@ import { Chip } from '../../components';
 import { t } from '../../text/en/around';
 import { CommonName, CONDITION, CONTAMINATION, partName } from '../../text/names';
 import { Ask, type Context } from './AroundEaters';
+import type { useSaveContext } from './useSaveContext';
 
 /** Questions about the place, the condition, the part that is wanted, and what grows through it. */
 
 export interface SectionProps {
   readonly record: FindRecord;
   readonly taxon: CompiledTaxon;
-  readonly save: (change: Partial<Context>) => void;
+  readonly save: ReturnType<typeof useSaveContext>;
 }
 
 interface OneOfProps<T> {

@@ -2,23 +2,21 @@ import { View } from 'react-native';
 import { againstDigging, type FindRecord } from '@pause/core';
 import { Body, Button, Heading, Small, Stack } from '../../components';
 import { guide } from '../../deciding/guide';
-import { changeContext } from '../../notebook/actions';
 import { useOwnSteps } from '../../notebook/ownSteps';
-import { useAct } from '../../notebook/store';
 import { t } from '../../text/en/digging';
 import { upper } from '../../text/names';
 import type { Context } from './AroundEaters';
 import { OneOf, Permission, Protection, type SectionProps } from './AroundQuestions';
 import { styles } from './aroundStyles';
+import { useSaveContext } from './useSaveContext';
 
 /**
  * What comes before anything is dug up for looking, which the plant does not survive: the owner's word, the law, how
  * many stand there and whether they bear it, and what the person does besides.
  */
 export function DigFirst({ record, onDone }: { readonly record: FindRecord; readonly onDone?: () => void }) {
-  const act = useAct();
   const { context } = record;
-  const save = (change: Partial<Context>) => void act(changeContext(record.id, change));
+  const save = useSaveContext(record.id);
   const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
   const asksLaw = taxon === undefined || taxon.taxon.protection === 'often';
   const mayDig = againstDigging(record, taxon).length === 0;
