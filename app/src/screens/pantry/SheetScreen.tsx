@@ -104,7 +104,7 @@ function IfWrong({ id, pantry, records, first }: IfWrongProps) {
   return (
     <Screen>
       <View {...NOT_PRINTED}>
-        <Title>{t.ifItWentWrong}</Title>
+        <Title>{t.poisoning}</Title>
       </View>
       {records.length === 0 ? <Notice title={t.nothingIsOnRecordOf} text={t.theFindThatItGoes} /> : null}
       {wide ? <View style={styles.columns}>{columns}</View> : columns}

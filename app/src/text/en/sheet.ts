@@ -86,7 +86,7 @@ export const t = messages('sheet', {
   whenItWasEaten: 'When it was eaten',
   todayAboutSevenInThe: 'today, about seven in the evening',
   theSheet: 'The sheet',
-  ifItWentWrong: 'If it went wrong',
+  poisoning: 'Poisoning',
   nothingIsOnRecordOf: 'Nothing is on record of it',
   theFindThatItGoes: 'The find that it goes back to is not in this notebook. Say what you know.',
   findNumber: (number: number) => `Find ${number}`,
