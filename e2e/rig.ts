@@ -121,7 +121,7 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   };
   await start();
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
     args: BROWSER_FLAGS,
   });
   const url = `http://127.0.0.1:${port}`;

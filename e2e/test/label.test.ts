@@ -51,7 +51,7 @@ test('the camera reads a label and opens its batch; a code of something else is 
     const film = join(scratch, 'label.y4m');
     filmOf(text, film);
     const browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         ...BROWSER_FLAGS,
         '--use-fake-ui-for-media-stream',
