@@ -46,7 +46,7 @@ export const t = messages('people', {
   whereNoExpertReviewedA: 'Where no expert reviewed a deadly pair',
   forEverythingDeadly: 'For everything deadly',
   forEverythingSerious: 'For everything serious',
-  earnedPairs: 'Pairs you have passed',
+  earnedPairs: 'Pairs to be passed',
   whoHasPractisedAPair:
     'Who has practised a pair well, lately, and with nothing dangerous in between, misreads it less. It is ' +
     'asked of whoever decides, besides all bars.',

@@ -121,7 +121,7 @@ export const t = messages('practice', {
   noWasAmongThem: (name: string) => `No ${name} was among them.`,
   were: (count: number, number: string) => plural(count, { one: 'One was', other: `${number} were` }),
   whichAre: (name: string) => `Which are ${name}?`,
-  aBasketOfIsA: (name: string) => `A basket of ${name}. Is an odd one in it?`,
+  aBasketOfIsA: (name: string) => `A basket of ${name}. Is there an odd one in it?`,
   theOthersAre: (name: string) => `The others are ${name}.`,
   itWouldBeThereMay: (name: string) => `It would be ${name}; there may be none.`,
   shown: (text: string, list: string) => `${text} Shown: ${list}.`,
@@ -207,8 +207,8 @@ export const t = messages('practice', {
   areEarned: (number: string, earned: number) =>
     `${number} ${plural(earned, { one: 'is', other: 'are' })} passed`,
   earnedIsWhatHasBeen: (text: string, number: string) =>
-    `${text}. Passed is what has been looked at ${number} times or more, is remembered for a month, and was ` +
-    `not mistaken dangerously for two months. It fades.`,
+    `${text}. A pair is passed once you have looked at it ${number} times or more, should remember it for a ` +
+    `month, and have not mistaken it dangerously for two months. It fades.`,
   andGraded: (name: string, grade: string) => `and ${name} · ${grade}`,
   earned: 'Passed',
   begin: 'Begin',
