@@ -1,4 +1,5 @@
 import {
+  MAY_DIG,
   answerEffects,
   decide,
   isDug,
@@ -10,18 +11,7 @@ import {
   type Reading,
   type StageId,
 } from '../src';
-import {
-  MAY_DIG,
-  at,
-  character,
-  collectable,
-  find,
-  goodContext,
-  guide,
-  reading,
-  taxon,
-  usualValue,
-} from './finds';
+import { at, character, collectable, find, goodContext, guide, reading, taxon, usualValue } from './finds';
 
 /**
  * What a careful person names of anything, written down once more: so a change to the one list shows in the

@@ -87,15 +87,6 @@ export function goodContext(target: CompiledTaxon, stage?: StageId) {
   };
 }
 
-/** Everything that has to hold before one is dug up for looking. */
-export const MAY_DIG = {
-  mayDig: true,
-  permission: 'allowed',
-  protection: 'allowed',
-  patchSize: 'tens',
-  patchThrives: true,
-} as const;
-
 type RawReading = ReturnType<typeof reading>;
 /** A parsed case of one piece. */
 export function find(

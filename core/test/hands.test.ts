@@ -1,9 +1,9 @@
-import { caseOf, decide, isCollectable, nextChecks, unnamedOf, type Case } from '../src';
+import { MAY_DIG, caseOf, decide, isCollectable, nextChecks, unnamedOf, type Case } from '../src';
 import { identify } from '../src/advice/identify';
 import { plan } from '../src/advice/plan';
 import { parseCase } from '../src/case/parse';
 import { FindRecord } from '../src/notebook';
-import { MAY_DIG, at, character, find, guide, reading, taxon } from './finds';
+import { at, character, find, guide, reading, taxon } from './finds';
 
 /** What a person's hands, nose and patience let be read. */
 

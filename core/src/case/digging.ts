@@ -29,6 +29,15 @@ export function againstDigging(
   ];
 }
 
+/** A context in which any plant may be dug up for looking. */
+export const MAY_DIG = {
+  mayDig: true,
+  permission: 'allowed',
+  protection: 'allowed',
+  patchSize: 'tens',
+  patchThrives: true,
+} as const;
+
 /** Whether a plant may be dug up for looking: somebody said so, and nothing is against it or open. */
 export const mayBeDug = (find: Pick<Unnamed, 'context'>, target: CompiledTaxon | undefined): boolean =>
   find.context.mayDig === true && againstDigging(find, target).length === 0;

@@ -1,4 +1,4 @@
-import { nextChecks, type Case } from '@pause/core';
+import { MAY_DIG, nextChecks, type Case } from '@pause/core';
 import { guide } from '../../deciding/guide';
 
 /**
@@ -10,12 +10,5 @@ export function wouldDigHelp(find: Case): boolean {
   if (find.kingdom !== 'Plantae' || mayDig !== undefined) return false;
   if (permission === 'forbidden' || protection === 'protected') return false;
   if (patchSize === 'few' || patchThrives === false) return false;
-  const allowed = {
-    mayDig: true,
-    permission: 'allowed',
-    protection: 'allowed',
-    patchSize: 'tens',
-    patchThrives: true,
-  } as const;
-  return nextChecks(guide, { ...find, context: { ...find.context, ...allowed } }).length > 0;
+  return nextChecks(guide, { ...find, context: { ...find.context, ...MAY_DIG } }).length > 0;
 }
