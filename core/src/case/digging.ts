@@ -12,21 +12,24 @@ export function needsDigging(guide: CompiledGuide, id: CharacterId): boolean {
 }
 
 /**
- * What is against digging a plant up for looking, or still open: the owner's word, the law, how many stand
- * there, and whether the patch thrives. Of a plant without a name the law is open until it was looked up.
+ * Whether nothing is against digging a plant up for looking, or still open: the owner allows picking, no law
+ * forbids it, ten or more stand there, and the patch thrives. Of a plant without a name the law is open until
+ * it was looked up.
  */
-export function againstDigging(
+export function bearsDigging(
   { context: { permission, protection, patchSize, patchThrives } }: Pick<Unnamed, 'context'>,
   target: CompiledTaxon | undefined,
-): readonly ('permission' | 'protection' | 'patchSize' | 'patchThrives')[] {
+): boolean {
   const lawIsKnown =
     protection === 'allowed' || (target !== undefined && target.taxon.protection !== 'often');
-  return [
-    ...(permission === 'allowed' ? [] : (['permission'] as const)),
-    ...(protection !== 'protected' && lawIsKnown ? [] : (['protection'] as const)),
-    ...(patchSize !== undefined && patchSize !== 'few' ? [] : (['patchSize'] as const)),
-    ...(patchThrives === true ? [] : (['patchThrives'] as const)),
-  ];
+  const manyStandHere = patchSize !== undefined && patchSize !== 'few';
+  return (
+    permission === 'allowed' &&
+    protection !== 'protected' &&
+    lawIsKnown &&
+    manyStandHere &&
+    patchThrives === true
+  );
 }
 
 /** A context in which any plant may be dug up for looking. */
@@ -40,4 +43,4 @@ export const MAY_DIG = {
 
 /** Whether a plant may be dug up for looking: somebody said so, and nothing is against it or open. */
 export const mayBeDug = (find: Pick<Unnamed, 'context'>, target: CompiledTaxon | undefined): boolean =>
-  find.context.mayDig === true && againstDigging(find, target).length === 0;
+  find.context.mayDig === true && bearsDigging(find, target);

@@ -23,6 +23,6 @@ export {
   Unnamed,
 } from './schema';
 export { type CaseProblem } from './parse';
-export { MAY_DIG, againstDigging, isDug, mayBeDug, needsDigging } from './digging';
+export { MAY_DIG, bearsDigging, isDug, mayBeDug, needsDigging } from './digging';
 export { viewCase, toLook, type CaseView, type Look } from './view';
 export { GROUP_POLICY, Policy } from './policy';

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { againstDigging, type FindRecord } from '@pause/core';
+import { bearsDigging, type FindRecord } from '@pause/core';
 import { Body, Button, Heading, Small, Stack } from '../../components';
 import { guide } from '../../deciding/guide';
 import { useOwnSteps } from '../../notebook/ownSteps';
@@ -19,7 +19,7 @@ export function DigFirst({ record, onDone }: { readonly record: FindRecord; read
   const save = useSaveContext(record.id);
   const taxon = guide.taxon(record.targets.at(-1)?.taxon ?? '');
   const asksLaw = taxon === undefined || taxon.taxon.protection === 'often';
-  const mayDig = againstDigging(record, taxon).length === 0;
+  const mayDig = bearsDigging(record, taxon);
   return (
     <View style={styles.around} role="group" aria-label={t.beforeYouDig}>
       <Stack gap="s">
