@@ -1,23 +1,20 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
-import { compileGuide, type StageId } from '@pause/core';
+import { compileGuide } from '@pause/core';
 import { answerPlate, pathData, taxonPlate, type Plate } from '@pause/core/drawing';
 import { shippedGuide } from '@pause/guide';
 import { BROWSER_FLAGS } from '../e2e/rig';
 import { findChromium } from './lib/chromium';
 import { say } from './lib/say';
 
-/**
- * Contact sheets, to be looked at: every drawn answer, and twelve taxa with three individuals each. npx tsx
- * scripts/plates.ts [folder]
- */
+/** Contact sheets, to be looked at: every drawn answer, and every taxon at every stage. npx tsx scripts/plates.ts [folder] */
 
 const guide = compileGuide(shippedGuide());
 const folder = process.argv[2] ?? join(import.meta.dirname, '../.pause/plates');
 mkdirSync(folder, { recursive: true });
 
-const WIDTH = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 } as const;
+const WIDTH = { none: 0, faint: 1, fine: 1, line: 1.6, bold: 2.4 } as const;
 const FILL: Readonly<Record<string, string>> = {
   none: 'none',
   paper: '#FFFFFF',
@@ -47,29 +44,12 @@ const answers = characters.map((c) => {
     .join('')}</div>`;
 });
 
-const TWELVE: readonly (readonly [taxon: string, stage: string])[] = [
-  ['cantharellus-cibarius', 'mature'],
-  ['amanita-phalloides', 'mature'],
-  ['boletus-edulis', 'mature'],
-  ['hydnum-repandum', 'mature'],
-  ['galerina-marginata', 'mature'],
-  ['calvatia-gigantea', 'young'],
-  ['gentiana-lutea', 'flowering'],
-  ['veratrum-album', 'flowering'],
-  ['allium-ursinum', 'flowering'],
-  ['conium-maculatum', 'fruiting'],
-  ['vaccinium-myrtillus', 'fruiting'],
-  ['taxus-baccata', 'fruiting'],
-];
-const whole = TWELVE.map(([id, stage]) => {
-  const taxon = guide.taxon(id);
-  if (!taxon?.taxon.stages.includes(stage as StageId))
-    throw new Error(`${id} has no stage "${stage}" in this guide`);
-  return (
-    `<h2>${taxon.taxon.scientificName} ` +
-    `<small>${stage}</small></h2><div>${[0, 1, 2].map((seed) => cell(svg(taxonPlate(guide, taxon, stage as StageId, seed), 240), seed === 0 ? 'typical' : `individual ${seed}`)).join('')}</div>`
-  );
-});
+/** Every taxon at every stage, so many to a sheet. */
+const ON_A_SHEET = 24;
+const stages = guide.taxa.flatMap((taxon) => taxon.taxon.stages.map((stage) => ({ taxon, stage })));
+const whole = stages.map(({ taxon, stage }) =>
+  cell(svg(taxonPlate(guide, taxon, stage), 300), `<i>${taxon.taxon.scientificName}</i> ${stage}`),
+);
 
 const page = (body: string) =>
   `<style>body{margin:16px;background:#EEF1EC;color:#14201B;font:13px ` +
@@ -91,6 +71,11 @@ for (let part = 0; part < SHEETS; part += 1) {
     1120,
   );
 }
-await sheet('taxa', `<div class="wide">${whole.map((w) => `<section>${w}</section>`).join('')}</div>`, 1900);
+for (let first = 0; first < whole.length; first += ON_A_SHEET)
+  await sheet(
+    `taxa-${String(first / ON_A_SHEET + 1).padStart(2, '0')}`,
+    `<div class="wide">${whole.slice(first, first + ON_A_SHEET).join('')}</div>`,
+    1560,
+  );
 await browser.close();
-say(`${characters.length} characters and ${TWELVE.length} taxa drawn into ${folder}`);
+say(`${characters.length} characters and ${guide.taxa.length} taxa drawn into ${folder}`);

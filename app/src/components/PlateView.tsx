@@ -42,7 +42,7 @@ export const PlateView = memo(function PlateView({
         <Path
           key={i}
           d={paths[i] as string}
-          fill={filled(mark.fill)}
+          fill={mark.fill === 'ink' && accent?.has(mark) ? colour.collect : filled(mark.fill)}
           stroke={
             mark.ink === 'none'
               ? 'none'

@@ -11,6 +11,33 @@ export interface Individual {
   readonly size: (character: string) => number | undefined;
 }
 
+/** Caps from closed to open. */
+const OPENING = [
+  'globe',
+  'cylinder',
+  'bell',
+  'conical',
+  'thimble',
+  'convex',
+  'umbonate',
+  'irregular',
+  'flat',
+  'funnel',
+];
+
+/** How far within its usual sizes the typical one is. */
+const GROWN: Readonly<Record<string, number>> = { young: 0.2, old: 0.7 };
+
+/**
+ * What the typical one shows: what is named first, but of the forms that a cap goes through the most closed
+ * one while it is young and the most open one when it is old.
+ */
+function typical(character: string, stage: StageId, usual: readonly string[]): string | undefined {
+  if (character !== 'cap.shape' || !['young', 'old'].includes(stage)) return usual[0];
+  const known = OPENING.filter((shape) => usual.includes(shape));
+  return known.at(stage === 'young' ? 0 : -1) ?? usual[0];
+}
+
 /**
  * Draws an individual from the statements of a taxon at a stage. Seed 0 is the typical one: what is named
  * first, and the middle of each range; every other seed is another individual, inside what is usual. The same
@@ -35,13 +62,15 @@ export function individual(
     state: (id) => {
       const statement = stated(id);
       if (!statement || !('usual' in statement)) return undefined;
-      return statement.usual[seed === 0 ? 0 : Math.floor(chance(id) * statement.usual.length)];
+      return seed === 0
+        ? typical(id, stage, statement.usual)
+        : statement.usual[Math.floor(chance(id) * statement.usual.length)];
     },
     size: (id) => {
       const character = guide.character(id);
       const known = stated(id) && character && taxon.atStage.get(character.index)?.get(stage);
       if (known?.kind !== 'number') return undefined;
-      const share = seed === 0 ? 0.5 : chance(id);
+      const share = seed === 0 ? (GROWN[stage] ?? 0.5) : chance(id);
       return known.usual[0] + (known.usual[1] - known.usual[0]) * share;
     },
   };

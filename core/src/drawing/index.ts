@@ -3,10 +3,9 @@
  * it when it draws.
  */
 export { answerPlate, ANSWER } from './answer';
-export { pathData, boxOfMarks, type Fill, type Ink, type Mark, type Plate } from './mark';
+export { pathData, boxOfMarks, linesOf, type Fill, type Ink, type Mark, type Plate } from './mark';
 export { boxOf, inside, seeded, type Box, type Line, type Point } from './geometry';
 export { bladeOutline, halfWidth, OUTLINES, veins, type Margin, type Outline, type Venation } from './leaf';
 export { labels, type Label } from './label';
 export type { Individual } from './build';
-export { individualPlate, pairPlates, taxonPlate, SHEET, type AtStage, type TaxonPlate } from './taxon';
-export type { Part } from './whole';
+export * from './plate';

@@ -1,6 +1,6 @@
 import type { Line, Point } from './geometry';
 import { boxOfMarks } from './mark';
-import type { TaxonPlate } from './taxon';
+import type { TaxonPlate } from './plate';
 
 /** Where a number is drawn that points at what a character says. */
 export interface Label {

@@ -8,6 +8,8 @@ export type Fill = 'none' | 'paper' | 'shade' | 'ink' | `#${string}`;
 /** One stroke or one filled outline. */
 export interface Mark {
   readonly line: Line;
+  /** Further lines, drawn in the same way. */
+  readonly more?: readonly Line[];
   readonly closed: boolean;
   readonly ink: Ink;
   readonly fill: Fill;
@@ -53,15 +55,20 @@ export function faint(marks: readonly Mark[]): Mark[] {
   return marks.map((mark) => ({ ...mark, ink: mark.ink === 'none' ? 'none' : 'faint' }));
 }
 
+/** All lines of a mark. */
+export const linesOf = ({ line, more }: Mark): readonly Line[] => (more ? [line, ...more] : [line]);
+
 /** The smallest box round all marks. */
 export function boxOfMarks(marks: readonly Mark[]) {
-  return boxOf(marks.map((mark) => mark.line));
+  return boxOf(marks.flatMap(linesOf));
 }
 
 /** A mark as SVG path data, to a tenth of a unit. */
-export function pathData({ line, closed }: Mark): string {
+export function pathData(mark: Mark): string {
   const at = ([x, y]: Point) => `${Math.round(x * 10) / 10} ${Math.round(y * 10) / 10}`;
-  return `M${line.map(at).join('L')}${closed ? 'Z' : ''}`;
+  return linesOf(mark)
+    .map((line) => `M${line.map(at).join('L')}${mark.closed ? 'Z' : ''}`)
+    .join('');
 }
 
 /** What is drawn for each state of a character; nothing for one that the drawings do not know. */

@@ -163,7 +163,7 @@ describe('drills', () => {
       for (const option of one.options)
         if (option !== one.right) expect(Math.abs(Math.log(option / one.right))).toBeGreaterThan(0.3);
       expect(
-        individualPlate(individualOf(one.specimen), taxon(one.specimen.taxon).taxon.kingdom).scale,
+        individualPlate(guide, individualOf(one.specimen), taxon(one.specimen.taxon).taxon.kingdom).scale,
       ).toBeDefined();
     }
     for (const one of of('draw')) expect(guide.character(one.character)?.character.kind).toBe('states');

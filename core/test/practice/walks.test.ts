@@ -41,7 +41,7 @@ describe('walks', () => {
       stage: taxon('amanita-virosa').taxon.stages.at(-1)!,
       seed: 3,
     });
-    const plate = individualPlate(individualOf(specimen), 'Fungi');
+    const plate = individualPlate(guide, individualOf(specimen), 'Fungi');
     expect(plate.parts.some(({ of }) => of.includes('volva'))).toBe(true);
     expect(individualOf(specimen).state('volva')).toBe(
       (specimen.shows.get('volva' as never) as { states: string[] }).states[0],

@@ -8,6 +8,9 @@ import { t } from '../../text/en/plates';
 import { lengthWords } from '../../text/names';
 import { usePlates, type Plates } from './usePlates';
 
+/** Lower than this, a plate has neither hatching nor fine lines. */
+const SMALL = 120;
+
 interface TaxonDrawingProps {
   readonly taxon: CompiledTaxon;
   readonly stage: StageId;
@@ -21,7 +24,11 @@ interface TaxonDrawingProps {
 /** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
 export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
   const plates = usePlates();
-  const plate = useMemo(() => plates?.taxonPlate(guide, taxon, stage), [plates, taxon, stage]);
+  const detail = how.height < SMALL ? 'small' : 'full';
+  const plate = useMemo(
+    () => plates?.taxonPlate(guide, taxon, stage, 0, detail),
+    [plates, taxon, stage, detail],
+  );
   return <PlateDrawing plates={plates} plate={plate} {...how} />;
 }
 

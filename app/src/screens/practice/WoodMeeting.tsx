@@ -151,7 +151,7 @@ function FromAfar({
   looks,
 }: Pick<MeetingProps, 'plates' | 'encounter'> & { readonly looks: readonly LookedAt[] }) {
   const plate = useMemo(
-    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    () => plates.individualPlate(guide, individualOf(specimen), target.taxon.kingdom),
     [plates, specimen, target],
   );
   const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);

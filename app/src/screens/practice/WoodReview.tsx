@@ -99,7 +99,7 @@ function WhatItWas({ plates, encounter }: Pick<ReviewProps, 'plates'> & { readon
   const { specimen, target } = encounter;
   const { id } = isOf(encounter);
   const plate = useMemo(
-    () => plates.individualPlate(individualOf(specimen), target.taxon.kingdom),
+    () => plates.individualPlate(guide, individualOf(specimen), target.taxon.kingdom),
     [plates, specimen, target],
   );
   return (

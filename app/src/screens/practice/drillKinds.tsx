@@ -212,7 +212,7 @@ export function Measure({
 }: KindProps<'measure'>) {
   const taxon = guide.taxon(specimen.taxon);
   const plate = useMemo(
-    () => plates.individualPlate(individualOf(specimen), taxon?.taxon.kingdom ?? 'Plantae'),
+    () => plates.individualPlate(guide, individualOf(specimen), taxon?.taxon.kingdom ?? 'Plantae'),
     [plates, specimen, taxon],
   );
   return (

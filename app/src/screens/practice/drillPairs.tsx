@@ -79,7 +79,7 @@ export function Among({ drill, plates, answered, onAnswer }: KindProps<'which' |
   const { kind, target, other, shownBy, specimens } = drill;
   const [marked, setMarked] = useState<readonly number[]>([]);
   const wholes = useMemo(
-    () => specimens.map((one) => plates.individualPlate(individualOf(one), target.taxon.kingdom)),
+    () => specimens.map((one) => plates.individualPlate(guide, individualOf(one), target.taxon.kingdom)),
     [plates, specimens, target],
   );
   // What no whole drawing shows is drawn by itself, with all of them alike.

@@ -25,7 +25,7 @@ export function picturesBy(plates: Plates): Pictures {
       const name = `${taxon.id} ${stage}`;
       const have = wholes.get(name);
       if (have !== undefined) return have;
-      const drawn = plates.taxonPlate(guide, taxon, stage).marks.map(plates.pathData).join(' ');
+      const drawn = plates.taxonPlate(guide, taxon, stage, 0, 'small').marks.map(plates.pathData).join(' ');
       wholes.set(name, drawn);
       return drawn;
     },

@@ -1,0 +1,84 @@
+import { put, type Subject } from '../sketch';
+import type { Part, Whole } from '../whole';
+import { capOver } from './cap';
+import { funnelOf } from './funnel';
+import { groundOf } from './ground';
+import { sectionOf } from './section';
+import { shelfOf } from './shelf';
+import { ballOf, cupOf, cutOpen, headOf } from './single';
+import { columnOf, stipeOf } from './stipe';
+import { veilOf, volvaOf } from './veil';
+
+/** How a fungus is built, which follows from its underside, its cap and where its stem is. */
+type Build = 'cap' | 'funnel' | 'ball' | 'head' | 'cup' | 'shelf';
+
+function buildOf(one: Subject): Build | undefined {
+  const [under, cap, place] = [one.state('hymenophore'), one.state('cap.shape'), one.state('stipe.place')];
+  if (under === 'pits' || under === 'folds') return place === 'none' ? 'cup' : 'head';
+  if (under === 'ball') return 'ball';
+  const onWood = one.state('substrate') === 'wood';
+  if ((place === 'side' && onWood) || (place === 'none' && (under === 'gills' || under === 'pores')))
+    return 'shelf';
+  if (place === 'none' && under === 'smooth') return 'cup';
+  if (cap === 'thimble') return 'head';
+  if (cap === 'funnel' || cap === 'trumpet') return 'funnel';
+  return cap === undefined ? undefined : 'cap';
+}
+
+/** A fungus with its cap, what shows of its underside, veil, stem and foot, and cut through beside it. */
+export function wholeFungus(one: Subject, withSection: boolean): Whole {
+  const stated = one.size('cap.width');
+  const wide = stated ?? 60;
+  const [long, thick] = [one.size('stipe.length') ?? 0, one.size('stipe.width') ?? 0];
+  const build = buildOf(one);
+  const upright = standing(one, build, wide, long, thick);
+  const shape = one.state('cap.shape') ?? '';
+  const whole = one.state('section') === 'cap-and-stem';
+  const cut = !withSection
+    ? []
+    : !whole
+      ? cutOpen(one, wide)
+      : (build === 'cap' || build === 'funnel') && long > 0 && thick > 0
+        ? sectionOf(one, shape, wide, long, thick)
+        : [];
+  return { sized: stated !== undefined, parts: [...upright, ...aside(cut, wide)] };
+}
+
+function standing(one: Subject, build: Build | undefined, wide: number, long: number, thick: number): Part[] {
+  if (build === 'ball') return [...groundOf(one, wide * 0.5), ...ballOf(one, wide)];
+  if (build === 'cup') return [...groundOf(one, wide * 0.4), ...cupOf(one, wide)];
+  if (build === 'shelf') return shelfOf(one, wide);
+  const column = columnOf(one.state('stipe.shape'), long, thick);
+  const foot = Math.max(column.half(0) * 1.4, wide * 0.22);
+  const stem = long > 0 && thick > 0 ? stipeOf(one, column, 0) : [];
+  const below = long > 0 && thick > 0 ? [...groundOf(one, foot), ...stem] : [];
+  const veil = long > 0 && thick > 0 ? veilOf(one, column) : [];
+  const volva = long > 0 && thick > 0 ? volvaOf(one, column) : [];
+  const shape = one.state('cap.shape') ?? '';
+  if (build === 'head') {
+    const kind =
+      one.state('hymenophore') === 'pits' ? 'honeycomb' : shape === 'thimble' ? 'thimble' : 'brain';
+    return [...below, ...volva, ...headOf(one, kind, wide, -long * (kind === 'honeycomb' ? 0.88 : 0.94))];
+  }
+  if (build === 'funnel') return [...below, ...volva, ...funnelOf(one, shape, wide, long, thick), ...veil];
+  if (build !== 'cap') return [...below, ...volva, ...veil];
+  // The stem comes out of the underside: what is below the cap first, then the stem, then the skin.
+  const [under, ...cap] = capOver(one, shape, wide, long, thick);
+  const isGround = (part: Part) => part.of.includes('substrate');
+  return [
+    ...below.filter(isGround),
+    ...(under ? [under] : []),
+    ...below.filter((part) => !isGround(part)),
+    ...volva,
+    ...veil,
+    ...cap,
+  ];
+}
+
+/** How large the half that is cut through is drawn, to the whole. */
+const CUT = 0.56;
+const aside = (parts: readonly Part[], wide: number): Part[] =>
+  parts.map((part) => ({
+    ...part,
+    sketches: put(part.sketches, { scale: CUT, at: [wide * (0.54 + CUT / 2), 0] }),
+  }));

@@ -1,0 +1,1 @@
+export { wholeFungus } from './fungus';

@@ -1,0 +1,1 @@
+export { wholePlant } from './plant';
