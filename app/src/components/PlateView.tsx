@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import Svg, { Path } from 'react-native-svg';
 import type { Fill, Ink, Plate } from '@pause/core/drawing';
-import { colour } from './tokens';
+import { colour, washed } from './tokens';
 
 const WIDTH: Readonly<Record<Ink, number>> = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 };
 const FILL: Readonly<Record<string, string>> = {
@@ -10,12 +10,14 @@ const FILL: Readonly<Record<string, string>> = {
   shade: colour.shade,
   ink: colour.ink,
 };
-const filled = (fill: Fill): string => FILL[fill] ?? fill;
+const filled = (fill: Fill, wash: boolean): string => FILL[fill] ?? (wash ? washed(fill) : fill);
 
 interface PlateViewProps {
   readonly plate: Plate;
   readonly pathOf: (mark: Plate['marks'][number]) => string;
   readonly height: number;
+  /** Whether its colours are a wash under the ink, and not an answer that has to be seen as it is. */
+  readonly wash?: boolean;
   /** Marks that are pointed at, drawn in the accent. */
   readonly accent?: ReadonlySet<Plate['marks'][number]>;
   /** Drawn over it, in units of its sheet. */
@@ -27,6 +29,7 @@ export const PlateView = memo(function PlateView({
   plate,
   pathOf,
   height,
+  wash = false,
   accent,
   children,
 }: PlateViewProps) {
@@ -42,7 +45,7 @@ export const PlateView = memo(function PlateView({
         <Path
           key={i}
           d={paths[i] as string}
-          fill={mark.fill === 'ink' && accent?.has(mark) ? colour.collect : filled(mark.fill)}
+          fill={mark.fill === 'ink' && accent?.has(mark) ? colour.collect : filled(mark.fill, wash)}
           stroke={
             mark.ink === 'none'
               ? 'none'

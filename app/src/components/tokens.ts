@@ -54,6 +54,13 @@ export const colour: Colours =
     ? (Object.fromEntries(named.map((name) => [name, `var(${variable(name)})`])) as unknown as Colours)
     : DAY;
 
+/** How much of a wash is left of its colour: at dusk it is mixed into the dark of the page. */
+const WASH = { name: '--pause-wash', day: '100%', dim: '45%' } as const;
+
+/** The wash of a drawing, so that ink stays readable over it by day and at dusk. */
+export const washed = (hex: string): string =>
+  Platform.OS === 'web' ? `color-mix(in srgb, ${hex} var(${WASH.name}), ${colour.card})` : hex;
+
 export type Theme = 'day' | 'dim';
 export interface Look {
   readonly theme: Theme;
@@ -65,6 +72,7 @@ export interface Look {
 export function applyLook({ theme, text }: Look, page: HTMLElement): void {
   const colours = theme === 'dim' ? DIM : DAY;
   for (const name of named) page.style.setProperty(variable(name), colours[name]);
+  page.style.setProperty(WASH.name, WASH[theme]);
   page.style.setProperty(TEXT, String(text));
   page.style.setProperty('color-scheme', theme === 'dim' ? 'dark' : 'light');
 }

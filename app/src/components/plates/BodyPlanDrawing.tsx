@@ -141,6 +141,16 @@ const DRAWN: Readonly<Record<string, (inks: ReturnType<typeof lines>) => React.R
       <Path {...line} d="M25 37 L22 57 H42 L39 37" />
     </>
   ),
+  cupulate: ({ line, thin }) => (
+    <>
+      <Path
+        {...line}
+        d="M8 26 C10 20 16 22 19 18 C23 23 28 17 32 21 C36 17 41 23 45 18 C48 22 54 20 56 26 C55 44 46 54 32 55
+           C18 54 9 44 8 26 Z"
+      />
+      <Path {...thin} d="M11 27 C18 35 46 35 53 27 M20 42 L23 47 M32 44 V49 M44 42 L41 47" />
+    </>
+  ),
   coprinoid: ({ line, thin }) => (
     <>
       <Path {...line} d="M20 44 C17 26 22 6 32 6 C42 6 47 26 44 44 L40 42 L36 45 L32 42 L28 45 L24 42 Z" />

@@ -56,7 +56,7 @@ export function PlateDrawing({ plates, plate, height, accent, children, scale = 
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={height} accent={pointed}>
+      <PlateView plate={plate} pathOf={plates.pathData} height={height} wash accent={pointed}>
         {children}
       </PlateView>
       {scale ? (

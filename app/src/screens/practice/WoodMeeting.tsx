@@ -157,7 +157,7 @@ function FromAfar({
   const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);
   return (
     <View style={styles.afar}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={120} />
+      <PlateView plate={plate} pathOf={plates.pathData} height={200} wash />
       <View style={styles.grow}>
         <Strong>{t.fromWhereYouStand}</Strong>
         <Small soft>

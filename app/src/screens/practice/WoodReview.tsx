@@ -104,7 +104,7 @@ function WhatItWas({ plates, encounter }: Pick<ReviewProps, 'plates'> & { readon
   );
   return (
     <View style={styles.afar}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={150} />
+      <PlateView plate={plate} pathOf={plates.pathData} wash height={150} />
       <View style={styles.grow}>
         <Strong>{CommonName(id)}</Strong>
         <Small soft style={styles.scientific}>

@@ -177,7 +177,7 @@ function Piece({
   };
   return (
     <>
-      {plate ? <PlateView plate={plate} pathOf={plates.pathData} height={large ? 104 : 76} /> : null}
+      {plate ? <PlateView plate={plate} pathOf={plates.pathData} wash height={large ? 104 : 76} /> : null}
       {apart.map((character) => {
         const state = stateOf(character);
         return state === undefined ? null : (

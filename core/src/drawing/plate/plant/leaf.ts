@@ -20,7 +20,7 @@ export function leafOf(one: Subject): Leaf | undefined {
   const outline = one.state('leaf.outline');
   if (outline === 'scale') return undefined;
   if (outline === 'fine-segments' && division !== 'multipinnate')
-    return { fill, draw: (long) => threads(long) };
+    return { fill, draw: FANNED.has(division ?? '') ? fannedThreads : threads };
   const make = DIVISIONS[division ?? ''];
   if (make) {
     const form = formOf(one, fill, 'ovate');
@@ -159,7 +159,19 @@ function segment(at: Point, heading: number, size: number): Line {
   return [at, p(-38, 0.5), p(-28, 0.86), p(-14, 0.66), p(0, 1.1), p(14, 0.66), p(28, 0.86), p(38, 0.5)];
 }
 
-/** Nothing but threads. */
+const FANNED: ReadonlySet<string> = new Set(['palmate', 'lobed', 'ternate']);
+
+/** Threads that part from the end of the stalk, like the fingers of a hand. */
+function fannedThreads(long: number): Sketch[] {
+  const at: Point = [0, -long * 0.4];
+  const finger = threads(long * 0.54);
+  return [
+    pen([[[0, 0], at]], 'bold'),
+    ...[-92, -46, 0, 46, 92].flatMap((turn) => put(finger, { at, turn, scale: turn === 0 ? 1 : 0.86 })),
+  ];
+}
+
+/** Nothing but threads, on both sides of a middle one. */
 function threads(long: number): Sketch[] {
   const axis = axisOf(long, 8);
   const lines: Line[] = [axis];

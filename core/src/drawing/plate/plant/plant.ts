@@ -2,7 +2,7 @@ import type { Point } from '../../geometry';
 import * as root from '../../root';
 import { washOf } from '../colours';
 import { body, boxOfSketches, coarse, FINEST, fromMarks, put, type Sketch, type Subject } from '../sketch';
-import type { Whole } from '../whole';
+import type { Part, Whole } from '../whole';
 import { growthOf } from './growth';
 import { leafOf } from './leaf';
 import type { Growth } from './nodes';
@@ -42,6 +42,7 @@ export function wholePlant(one: Subject): Whole {
       ...thornsOf(one, growth.woody ? axes : []),
       { of: ofLeaves(one), sketches: leavesOf(one, growth, growth.leaves) },
       ...topped(one, growth),
+      ...(axes.length === 0 ? pieceOfStem(one, growth) : []),
     ],
   };
 }
@@ -91,5 +92,30 @@ function rootBelow(one: Subject, high: number): Sketch[] {
   const by = (high * 0.26) / 60;
   return put(put(card, { at: [-60, -top] }), { scale: by }).map((sketch) =>
     sketch.closed ? { ...sketch, shading: 'round' as const } : sketch,
+  );
+}
+
+/** What of a stem shows on a piece of it. */
+const ON_STEM = ['stem.marks', 'stem.hairs', 'stem.section', 'stem.bloom'];
+
+/** Where only leaves show, a piece of the stem beside them, larger than they are: what is stated of it. */
+function pieceOfStem(one: Subject, { high, leafLength }: Growth): Part[] {
+  if (!ON_STEM.some((character) => one.state(character) !== undefined)) return [];
+  const [x, long] = [leafLength * 1.06, high * 0.6];
+  const half = high * 0.034;
+  const parts = stemsOf(one, [
+    {
+      line: [
+        [x, 0],
+        [x + half * 0.4, -long * 0.5],
+        [x, -long],
+      ],
+      half: [half, half * 0.94],
+    },
+  ]);
+
+  // Of a piece neither height nor branching shows.
+  return parts.map((part) =>
+    part.of.includes('plant.height') ? { ...part, of: ['stem.colour', 'stem.width'] } : part,
   );
 }
