@@ -120,7 +120,7 @@ const SHOTS: readonly Shot[] = [
   },
   one('candidates', '/new', { before: unnamed, size: IN_BROWSER }),
   one('how-much', '/find/demo-find-1/take', { before: howMuch }),
-  one('taxon', '/taxon/allium-ursinum'),
+  one('taxon', '/taxon/prunus-spinosa'),
   one('eaten', '/eaten'),
   one('places-wide', '/places', { size: WIDE }),
   one('group', '/group/ostrel-walkers', { before: (page) => tap(page, 'Show a code') }),

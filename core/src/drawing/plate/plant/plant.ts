@@ -1,4 +1,4 @@
-import type { Point } from '../../geometry';
+import { ellipse, type Point } from '../../geometry';
 import * as root from '../../root';
 import { washOf } from '../colours';
 import { body, boxOfSketches, coarse, FINEST, fromMarks, put, type Sketch, type Subject } from '../sketch';
@@ -113,9 +113,13 @@ function pieceOfStem(one: Subject, { high, leafLength }: Growth): Part[] {
       half: [half, half * 0.94],
     },
   ]);
-
-  // Of a piece neither height nor branching shows.
-  return parts.map((part) =>
-    part.of.includes('plant.height') ? { ...part, of: ['stem.colour', 'stem.width'] } : part,
-  );
+  const cut = body(ellipse(x, -long, half, half * 0.42), 'paper', { shading: 'none', ink: 'fine' });
+  const bore = body(ellipse(x, -long, half * 0.62, half * 0.24), 'shade', { shading: 'dark', ink: 'fine' });
+  return [
+    // Of a piece neither height nor branching shows.
+    ...parts.map((part) =>
+      part.of.includes('plant.height') ? { ...part, of: ['stem.colour', 'stem.width'] } : part,
+    ),
+    { of: ['stem.core'], sketches: one.state('stem.core') === 'hollow' ? [cut, bore] : [cut] },
+  ];
 }
