@@ -73,9 +73,12 @@ function isTiny(lines: readonly Line[]): boolean {
   return Math.max(right - left, bottom - top) < TINY;
 }
 
+/** What is paler than this is not seen without an edge. */
+const PALE = 0.85;
+
 /** Many small washes next to each other: their edges would only blacken them. */
 function isSwarm({ closed, fill }: Sketch, lines: readonly Line[]): boolean {
-  if (!closed || !isHex(fill) || lines.length < 40) return false;
+  if (!closed || !isHex(fill) || lightness(fill) > PALE || lines.length < 40) return false;
   const { left, right } = boxOf([lines[Math.floor(lines.length / 2)] as Line]);
   return right - left < 3.4;
 }

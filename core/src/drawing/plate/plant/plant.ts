@@ -111,6 +111,7 @@ function pieceOfStem(one: Subject, { high, leafLength }: Growth): Part[] {
         [x, -long],
       ],
       half: [half, half * 0.94],
+      enlarged: 3,
     },
   ]);
   const cut = body(ellipse(x, -long, half, half * 0.42), 'paper', { shading: 'none', ink: 'fine' });

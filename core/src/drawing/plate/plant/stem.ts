@@ -9,6 +9,8 @@ export interface Axis {
   readonly line: Line;
   /** Half its width at the foot and at the tip, mm. */
   readonly half: readonly [foot: number, tip: number];
+  /** How many times larger than the rest of the plate it is drawn. */
+  readonly enlarged?: number;
 }
 
 /** A place on an axis: so far along, so far to its right (-1 left edge, 1 right edge). */
@@ -112,9 +114,10 @@ const FUR: Readonly<Record<string, readonly [count: number, long: number]>> = {
 function furOf(kind: string | undefined, axis: Axis): Sketch[] {
   const fur = FUR[kind ?? ''];
   if (!fur) return [];
-  const [count, long] = fur;
+  const [count, widths] = fur;
+  const long = widths / (axis.enlarged ?? 1);
   const next = seeded(43);
-  const width = Math.max(axis.half[0], axis.half[1]);
+  const width = Math.max(axis.half[0], axis.half[1]) / (axis.enlarged ?? 1);
   const tips: Line[] = [];
   const lines = Array.from({ length: count }, (_, i): Line => {
     const [share, s] = [0.02 + 0.95 * next(), i % 2 ? 1 : -1];
