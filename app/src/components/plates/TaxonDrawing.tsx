@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
-import type { TaxonPlate } from '@pause/core/drawing';
+import type { Detail, TaxonPlate } from '@pause/core/drawing';
 import { colour, PlateView, Small, space } from '..';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/plates';
@@ -26,10 +26,22 @@ export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
   const plates = usePlates();
   const detail = how.height < SMALL ? 'small' : 'full';
   const plate = useMemo(
-    () => plates?.taxonPlate(guide, taxon, stage, 0, detail),
+    () => plates && drawnOnce(plates, taxon, stage, detail),
     [plates, taxon, stage, detail],
   );
   return <PlateDrawing plates={plates} plate={plate} {...how} />;
+}
+
+/** Each plate is drawn once for a taxon: a list that is scrolled back shows it at once. */
+const drawn = new WeakMap<CompiledTaxon, Map<string, TaxonPlate>>();
+
+function drawnOnce(plates: Plates, taxon: CompiledTaxon, stage: StageId, detail: Detail): TaxonPlate {
+  const known = drawn.get(taxon) ?? new Map<string, TaxonPlate>();
+  drawn.set(taxon, known);
+  const name = `${stage} ${detail}`;
+  const plate = known.get(name) ?? plates.taxonPlate(guide, taxon, stage, 0, detail);
+  known.set(name, plate);
+  return plate;
 }
 
 interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {

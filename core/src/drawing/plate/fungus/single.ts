@@ -148,7 +148,7 @@ function pits(outline: Line, wide: number, fill: Fill): Sketch[] {
 
 function folds(outline: Line, wide: number): Sketch[] {
   const next = seeded(13);
-  const lines = strewn(shrunk(outline, 0.84), wide * 0.13, 9, 34).map(([x, y]): Line => {
+  const lines = strewn(shrunk(outline, 0.72), wide * 0.085, 9, 60).map(([x, y]): Line => {
     const turn = next() * 6.28;
     const step = wide * 0.055;
     return curve(

@@ -25,7 +25,11 @@ export interface Column {
 /** A stem, standing at the origin. */
 export function columnOf(shape: string | undefined, long: number, thick: number): Column {
   const halves = HALVES[shape ?? 'cylindrical'] ?? [0.5, 0.5, 0.5, 0.5, 0.5];
-  const side = curve(...halves.map((half, i): Point => [half * thick, i / (halves.length - 1)]));
+  // On a stem as thick as it is long, a bulb would be a disc.
+  const bulge = Math.min(1, Math.max(0.2, long / thick - 1) / 1.5);
+  const side = curve(
+    ...halves.map((half, i): Point => [(0.5 + (half - 0.5) * bulge) * thick, i / (halves.length - 1)]),
+  );
   const half = (up: number): number => {
     const down = 1 - up;
     const i = side.findIndex(([, y]) => y >= down);
