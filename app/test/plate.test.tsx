@@ -12,7 +12,12 @@ beforeAll(async () => {
   await loadPlates();
 });
 const taxon = (id: string) => guide.taxon(id)!;
-const strokes = (of: Element) => [...of.querySelectorAll('path')].map((path) => path.getAttribute('stroke'));
+/** What each path is drawn in: a line of the pen is an outline that is filled. */
+const inks = (of: Element) =>
+  [...of.querySelectorAll('path')].map((path) => {
+    const stroke = path.getAttribute('stroke');
+    return stroke === 'none' ? path.getAttribute('fill') : stroke;
+  });
 
 test('a whole taxon: its scale in words, and only the parts that are pointed at in the accent', async () => {
   const { container } = render(
@@ -26,9 +31,9 @@ test('a whole taxon: its scale in words, and only the parts that are pointed at 
   await waitFor(() => {
     expect(container.querySelectorAll('path').length).toBeGreaterThan(5);
   });
-  const inAccent = strokes(container).filter((stroke) => stroke === colour.collect);
+  const inAccent = inks(container).filter((ink) => ink === colour.collect);
   expect(inAccent.length).toBeGreaterThan(0);
-  expect(inAccent.length).toBeLessThan(strokes(container).length / 2);
+  expect(inAccent.length).toBeLessThan(inks(container).length / 2);
   expect(screen.getByText(/^\d+ (mm|cm)$/)).toBeTruthy();
   cleanup();
   const plain = render(
@@ -42,7 +47,7 @@ test('a whole taxon: its scale in words, and only the parts that are pointed at 
   await waitFor(() => {
     expect(plain.container.querySelectorAll('path').length).toBeGreaterThan(5);
   });
-  expect(strokes(plain.container)).not.toContain(colour.collect);
+  expect(inks(plain.container)).not.toContain(colour.collect);
 });
 
 test('a size that nobody stated is said not to be to scale', async () => {

@@ -17,7 +17,7 @@ test('side by side: what parts the two as drawings, what was read, and the next 
   // Both as a whole on one scale, the parts that differ in the accent, with the number that stands before
   // what is said of them.
   await page.waitForFunction(
-    () => document.querySelectorAll('svg path[stroke="var(--pause-collect)"]').length > 4,
+    () => document.querySelectorAll('svg path[fill="var(--pause-collect)"]').length > 4,
   );
   await page.getByText('2 cm', { exact: true }).nth(1).waitFor();
   await page.waitForFunction(() => document.querySelectorAll('svg text').length >= 2);
