@@ -42,7 +42,7 @@ export function taxonPlate(
   return onSheet(whole, unitsFor(whole), seed, detail);
 }
 
-/** One individual as a whole, as it stands there: not cut through. */
+/** One individual as a whole, as it grows there: not cut through. */
 export function individualPlate(
   guide: CompiledGuide,
   one: Individual,

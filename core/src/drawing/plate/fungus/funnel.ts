@@ -1,4 +1,4 @@
-import { curve, mirrored, type Line, type Point } from '../../geometry';
+import { curve, ellipse, mirrored, type Line, type Point } from '../../geometry';
 import { shaded, washOf } from '../colours';
 import { body, pen, type Sketch, type Subject } from '../sketch';
 import type { Part } from '../whole';
@@ -38,14 +38,10 @@ export function funnelOf(one: Subject, shape: string, wide: number, long: number
       of: ['cap.shape', 'cap.width', 'cap.colour', 'cap.margin'],
       sketches: [
         body([...front, ...mouth(Math.PI, 2 * Math.PI).slice(1, -1)], skin, { shading: 'none' }),
-        body(
-          Array.from({ length: 28 }, (_, i): Point => {
-            const a = (i * Math.PI) / 14;
-            return [half * 0.5 * Math.cos(a), top + oval * 0.12 + oval * 0.42 * Math.sin(a)];
-          }),
-          shaded(skin),
-          { ink: 'none', shading: 'dark' },
-        ),
+        body(ellipse(0, top + oval * 0.12, half * 0.5, oval * 0.42), shaded(skin), {
+          ink: 'none',
+          shading: 'dark',
+        }),
         pen(
           Array.from({ length: 18 }, (_, i): Line => {
             const a = Math.PI * (0.05 + (0.9 * i) / 17) + Math.PI;

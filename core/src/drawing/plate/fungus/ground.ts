@@ -3,7 +3,7 @@ import { washOf } from '../colours';
 import { body, pen, wash, type Sketch, type Subject } from '../sketch';
 import type { Part } from '../whole';
 
-/** What a fungus stands on, so far to both sides of it: litter, or wood. */
+/** The ground under a fungus, so far to both sides of it: litter, or wood. */
 export function groundOf(one: Subject, reach: number): Part[] {
   const sketches = GROUNDS[one.state('substrate') ?? '']?.(reach, seeded(29));
   return sketches ? [{ of: ['substrate'], sketches }] : [];

@@ -1,4 +1,4 @@
-import { curve, mirrored, seeded, type Line, type Point } from '../../geometry';
+import { curve, ellipse, mirrored, seeded, type Line, type Point } from '../../geometry';
 import type { Fill } from '../../mark';
 import { mixed, isHex, shaded, washOf } from '../colours';
 import { body, hairs, pen, type Sketch, type Subject } from '../sketch';
@@ -140,14 +140,7 @@ const PATTERNS: Readonly<Record<string, Pattern>> = {
       [-0.4, 0.3].map((round) => {
         const [x, y] = column.on(up, round + (row % 2 ? 0.22 : -0.06) + (next() - 0.5) * 0.1);
         const r = column.thick * 0.085;
-        return body(
-          Array.from({ length: 10 }, (_, i): Point => [
-            x + r * Math.cos(i * 0.628),
-            y + r * 0.7 * Math.sin(i * 0.628),
-          ]),
-          shaded(fill),
-          { ink: 'fine', shading: 'dark' },
-        );
+        return body(ellipse(x, y, r, r * 0.7), shaded(fill), { ink: 'fine', shading: 'dark' });
       }),
     ),
   fibres: (column, _, next) => [

@@ -1,4 +1,4 @@
-import { curve, seeded, type Line, type Point } from '../../geometry';
+import { curve, ellipse, seeded, type Line, type Point } from '../../geometry';
 import { body, pen, type Sketch, type Subject } from '../sketch';
 import type { Part } from '../whole';
 import type { Column } from './stipe';
@@ -38,15 +38,11 @@ const VEILS: Readonly<Record<string, (column: Column) => Sketch[]>> = {
   thin: (column) => skirt(column, column.thick * 0.3, 1.35, 0),
   movable: (column) => {
     const [y, r] = [-column.long * ringAt, column.half(ringAt)];
-    const oval = (w: number, h: number, dy = 0): Line =>
-      Array.from({ length: 32 }, (_, i) => [
-        w * Math.cos((i * Math.PI) / 16),
-        y + dy + h * Math.sin((i * Math.PI) / 16),
-      ]);
+    const oval = (w: number, h: number, dy = 0) => ellipse(0, y + dy, w, h);
     return [
       body(oval(r * 2.1, r * 0.75), '#f4eee0', { shading: 'dark' }),
       body(oval(r * 2.1, r * 0.6, -r * 0.28), '#fbf9f0', { shading: 'none' }),
-      body([...oval(r, r * 0.25, -r * 0.34)], 'shade', { shading: 'dark', ink: 'fine' }),
+      body(oval(r, r * 0.25, -r * 0.34), 'shade', { shading: 'dark', ink: 'fine' }),
     ];
   },
   cottony: (column) => {
@@ -115,7 +111,7 @@ export function volvaOf(one: Subject, column: Column): Part[] {
   return [];
 }
 
-/** A torn bag that stands free of the stem. */
+/** A torn bag round the foot, free of the stem. */
 function sac(w: number, h: number): Sketch[] {
   const torn: Line = [
     [w * 0.98, -h],

@@ -24,7 +24,7 @@ export interface Growth {
   };
   readonly high: number;
   readonly leafLength: number;
-  /** Room for what stands at the end of the main stem. */
+  /** Room at the end of the main stem. */
   readonly room: number;
   readonly woody: boolean;
   readonly climbs?: boolean;
