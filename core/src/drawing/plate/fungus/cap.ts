@@ -120,7 +120,7 @@ function pores(dome: Dome, wide: boolean, colour: Fill): Sketch {
       ]);
     }
   }
-  return wash(dots, shaded(shaded(shaded(colour))), { detail: false });
+  return wash(dots, shaded(shaded(shaded(colour))));
 }
 
 function spines(dome: Dome, colour: Fill): Sketch[] {

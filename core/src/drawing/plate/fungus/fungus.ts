@@ -50,29 +50,28 @@ function standing(one: Subject, build: Build | undefined, wide: number, long: nu
   if (build === 'shelf') return shelfOf(one, wide);
   const column = columnOf(one.state('stipe.shape'), long, thick);
   const foot = Math.max(column.half(0) * 1.4, wide * 0.22);
-  const stem = long > 0 && thick > 0 ? stipeOf(one, column, 0) : [];
-  const below = long > 0 && thick > 0 ? [...groundOf(one, foot), ...stem] : [];
-  const veil = long > 0 && thick > 0 ? veilOf(one, column) : [];
-  const volva = long > 0 && thick > 0 ? volvaOf(one, column) : [];
+  const stemmed = long > 0 && thick > 0;
+  const ground = stemmed ? groundOf(one, foot) : [];
+  const stem = stemmed ? stipeOf(one, column) : [];
+  const veil = stemmed ? veilOf(one, column) : [];
+  const volva = stemmed ? volvaOf(one, column) : [];
   const shape = one.state('cap.shape') ?? '';
   if (build === 'head') {
     const kind =
       one.state('hymenophore') === 'pits' ? 'honeycomb' : shape === 'thimble' ? 'thimble' : 'brain';
-    return [...below, ...volva, ...headOf(one, kind, wide, -long * (kind === 'honeycomb' ? 0.88 : 0.94))];
+    return [
+      ...ground,
+      ...stem,
+      ...volva,
+      ...headOf(one, kind, wide, -long * (kind === 'honeycomb' ? 0.88 : 0.94)),
+    ];
   }
-  if (build === 'funnel') return [...below, ...volva, ...funnelOf(one, shape, wide, long, thick), ...veil];
-  if (build !== 'cap') return [...below, ...volva, ...veil];
+  if (build === 'funnel')
+    return [...ground, ...stem, ...volva, ...funnelOf(one, shape, wide, long, thick), ...veil];
+  if (build !== 'cap') return [...ground, ...stem, ...volva, ...veil];
   // The stem comes out of the underside: what is below the cap first, then the stem, then the skin.
   const [under, ...cap] = capOver(one, shape, wide, long, thick);
-  const isGround = (part: Part) => part.of.includes('substrate');
-  return [
-    ...below.filter(isGround),
-    ...(under ? [under] : []),
-    ...below.filter((part) => !isGround(part)),
-    ...volva,
-    ...veil,
-    ...cap,
-  ];
+  return [...ground, ...(under ? [under] : []), ...stem, ...volva, ...veil, ...cap];
 }
 
 /** How large the half that is cut through is drawn, to the whole. */

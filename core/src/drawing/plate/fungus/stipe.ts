@@ -61,7 +61,7 @@ export function outlineOf(column: Column): Line {
 }
 
 /** The stem with its pattern; faint where its form is not stated. */
-export function stipeOf(one: Subject, column: Column, seed: number): Part[] {
+export function stipeOf(one: Subject, column: Column): Part[] {
   const fill = washOf(one.colour('stipe.colour'));
   const tint = one.colour('stipe.net-colour');
   return [
@@ -77,12 +77,7 @@ export function stipeOf(one: Subject, column: Column, seed: number): Part[] {
     },
     {
       of: ['stipe.net', 'stipe.net-colour'],
-      sketches: pattern(
-        one.state('stipe.net'),
-        column,
-        tint ? washOf(tint, 0.1) : shaded(fill),
-        seeded(seed + 5),
-      ),
+      sketches: pattern(one.state('stipe.net'), column, tint ? washOf(tint, 0.1) : shaded(fill), seeded(5)),
     },
   ];
 }

@@ -81,7 +81,7 @@ export function bladeOf(form: BladeForm, long: number, bend = 0): Sketch[] {
 }
 
 /** Bent along its length like a blade that hangs over. */
-function bent(line: Line, long: number, degrees: number): Line {
+export function bent(line: Line, long: number, degrees: number): Line {
   if (Math.abs(degrees) < 0.5) return line;
   const k = (degrees * Math.PI) / 180 / long;
   return line.map(([x, y]): Point => {

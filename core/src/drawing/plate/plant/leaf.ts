@@ -2,7 +2,7 @@ import { along, from, type Line, type Point } from '../../geometry';
 import type { Fill } from '../../mark';
 import { washOf } from '../colours';
 import { body, merged, pen, put, type Sketch, type Subject } from '../sketch';
-import { bladeOf, formOf, type BladeForm } from './blade';
+import { bent, bladeOf, formOf, type BladeForm } from './blade';
 import { footOf, stalkOf, stalkShare } from './leafBase';
 
 /** Whole leaves, of however many parts. */
@@ -56,13 +56,12 @@ interface Made {
   readonly form: BladeForm;
 }
 
-const axisOf = (long: number, bend: number): Line => {
-  const k = (bend * Math.PI) / 180 / long;
-  return Array.from({ length: 15 }, (_, i): Point => {
-    const s = (long * i) / 14;
-    return Math.abs(bend) < 0.5 ? [0, -s] : [(1 - Math.cos(s * k)) / k, -Math.sin(s * k) / k];
-  });
-};
+const axisOf = (long: number, bend: number): Line =>
+  bent(
+    Array.from({ length: 15 }, (_, i): Point => [0, -(long * i) / 14]),
+    long,
+    bend,
+  );
 const upright = (heading: number) => heading + 90;
 
 function pinnate({ one, long, bend, form }: Made): Sketch[] {
