@@ -63,12 +63,25 @@ export function boxOfMarks(marks: readonly Mark[]) {
   return boxOf(marks.flatMap(linesOf));
 }
 
+/** Tenths of a unit as text: a plate has thousands of points, and writing numbers takes longest of all. */
+const TENTHS = Array.from({ length: 4000 }, (_, i) => String(i / 10));
+const written = (value: number): string => {
+  const tenths = Math.round(value * 10);
+  return TENTHS[tenths] ?? String(tenths / 10);
+};
+
 /** A mark as SVG path data, to a tenth of a unit. */
 export function pathData(mark: Mark): string {
-  const at = ([x, y]: Point) => `${Math.round(x * 10) / 10} ${Math.round(y * 10) / 10}`;
-  return linesOf(mark)
-    .map((line) => `M${line.map(at).join('L')}${mark.closed ? 'Z' : ''}`)
-    .join('');
+  let data = '';
+  for (const line of linesOf(mark)) {
+    let step = 'M';
+    for (const [x, y] of line) {
+      data += `${step}${written(x)} ${written(y)}`;
+      step = 'L';
+    }
+    if (mark.closed) data += 'Z';
+  }
+  return data;
 }
 
 /** What is drawn for each state of a character; nothing for one that the drawings do not know. */

@@ -1,11 +1,6 @@
 /** Whole taxa, from what is stated of them: sketched in millimetres, then put onto a sheet in ink and wash. */
-export {
-  individualPlate,
-  pairPlates,
-  taxonPlate,
-  SHEET,
-  type AtStage,
-  type Part,
-  type TaxonPlate,
-} from './taxon';
+export { individualPlate, pairPlates, taxonPlate, type AtStage } from './taxon';
+export { SHEET, type Part, type TaxonPlate } from './sheet';
+export { lensedPlate, lensMarks, type Lens, type LensedPlate } from './lens/lensed';
+export { tellingCharacters } from './telling';
 export type { Detail } from './ink';

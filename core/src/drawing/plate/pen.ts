@@ -6,7 +6,7 @@ import { seeded, type Line, type Point } from '../geometry';
 export function field(seed: number, across: number): (x: number, y: number) => number {
   const next = seeded(seed);
   const values = Array.from({ length: 1024 }, () => next() * 2 - 1);
-  const at = (i: number, j: number) => values[((((i * 73) ^ (j * 151)) % 1024) + 1024) % 1024] as number;
+  const at = (i: number, j: number) => values[((i * 73) ^ (j * 151)) & 1023] as number;
   const ease = (t: number) => t * t * (3 - 2 * t);
   return (x, y) => {
     const [u, v] = [x / across, y / across];
