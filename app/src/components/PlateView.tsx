@@ -1,5 +1,5 @@
 import { memo, useMemo } from 'react';
-import Svg, { Path } from 'react-native-svg';
+import Svg, { G, Path } from 'react-native-svg';
 import type { Fill, Ink, Plate } from '@pause/core/drawing';
 import { colour, washed } from './tokens';
 
@@ -20,9 +20,14 @@ interface PlateViewProps {
   readonly wash?: boolean;
   /** Marks that are pointed at, drawn in the accent. */
   readonly accent?: ReadonlySet<Plate['marks'][number]>;
+  /** Whether what is not pointed at is held back: pale behind what is. */
+  readonly holdBack?: boolean;
   /** Drawn over it, in units of its sheet. */
   readonly children?: React.ReactNode;
 }
+
+/** How strongly is drawn what is held back. */
+const HELD_BACK = 0.42;
 
 /** A plate in ink. Hidden from readers that speak: what it shows is always beside it in words. */
 export const PlateView = memo(function PlateView({
@@ -31,17 +36,13 @@ export const PlateView = memo(function PlateView({
   height,
   wash = false,
   accent,
+  holdBack = false,
   children,
 }: PlateViewProps) {
   const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
-  return (
-    <Svg
-      width={(height * plate.width) / plate.height}
-      height={height}
-      viewBox={`0 0 ${plate.width} ${plate.height}`}
-      aria-hidden
-    >
-      {plate.marks.map((mark, i) => (
+  const drawn = (isWanted: (mark: Plate['marks'][number]) => boolean) =>
+    plate.marks.map((mark, i) =>
+      isWanted(mark) ? (
         <Path
           key={i}
           d={paths[i] as string}
@@ -59,7 +60,23 @@ export const PlateView = memo(function PlateView({
           strokeLinejoin="round"
           strokeLinecap="round"
         />
-      ))}
+      ) : null,
+    );
+  return (
+    <Svg
+      width={(height * plate.width) / plate.height}
+      height={height}
+      viewBox={`0 0 ${plate.width} ${plate.height}`}
+      aria-hidden
+    >
+      {holdBack && accent?.size ? (
+        <>
+          <G opacity={HELD_BACK}>{drawn(() => true)}</G>
+          {drawn((mark) => accent.has(mark))}
+        </>
+      ) : (
+        drawn(() => true)
+      )}
       {children}
     </Svg>
   );

@@ -2,7 +2,7 @@ import type { StageId, Taxon } from '@pause/core';
 import { t } from './en/names';
 
 /** Whether a month lies in a run of months, which may go over the end of the year. */
-const within = (month: number, [from, to]: readonly [number, number]) =>
+export const isWithin = (month: number, [from, to]: readonly [number, number]) =>
   from <= to ? month >= from && month <= to : month >= from || month <= to;
 
 /**
@@ -10,11 +10,16 @@ const within = (month: number, [from, to]: readonly [number, number]) =>
  * be.
  */
 export function usualIn({ phenology }: Taxon, month: number): boolean {
-  return phenology === undefined || phenology.some(({ months }) => within(month, months));
+  return phenology === undefined || phenology.some(({ months }) => isWithin(month, months));
 }
 
 const NAME = new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' });
 const monthName = (month: number) => NAME.format(new Date(Date.UTC(2026, month - 1, 15)));
+
+const INITIAL = new Intl.DateTimeFormat('en', { month: 'narrow', timeZone: 'UTC' });
+/** The first letters of the twelve months. */
+export const initialsOfMonths = (): readonly string[] =>
+  Array.from({ length: 12 }, (_, month) => INITIAL.format(new Date(Date.UTC(2026, month, 15))));
 
 /** When and how high a stage is usual, in words, one for each height. */
 export function monthsOf({ phenology }: Taxon, stage: StageId): string[] {

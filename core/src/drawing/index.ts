@@ -7,5 +7,5 @@ export { pathData, boxOfMarks, linesOf, type Fill, type Ink, type Mark, type Pla
 export { boxOf, inside, seeded, type Box, type Line, type Point } from './geometry';
 export { bladeOutline, halfWidth, OUTLINES, veins, type Margin, type Outline, type Venation } from './leaf';
 export { labels, type Label } from './label';
-export type { Individual } from './build';
+export { individual, type Individual } from './build';
 export * from './plate';

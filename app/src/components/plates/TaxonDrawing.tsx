@@ -6,6 +6,7 @@ import { colour, PlateView, Small, space } from '..';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/plates';
 import { lengthWords } from '../../text/names';
+import { useMadeInTurn } from './inTurn';
 import { usePlates, type Plates } from './usePlates';
 
 /** Lower than this, a plate has neither hatching nor fine lines. */
@@ -17,36 +18,39 @@ interface TaxonDrawingProps {
   readonly height: number;
   /** Characters whose parts are drawn in the accent. */
   readonly accent: ReadonlySet<string>;
+  /** How much is drawn: by its height unless said otherwise. */
+  readonly detail?: Detail;
   /** Whether the scale is drawn below. */
   readonly scale?: boolean;
 }
 
 /** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
-export function TaxonDrawing({ taxon, stage, ...how }: TaxonDrawingProps) {
+export function TaxonDrawing({ taxon, stage, detail: wanted, ...how }: TaxonDrawingProps) {
   const plates = usePlates();
-  const detail = how.height < SMALL ? 'small' : 'full';
-  const plate = useMemo(
-    () => plates && drawnOnce(plates, taxon, stage, detail),
-    [plates, taxon, stage, detail],
+  const detail = wanted ?? (how.height < SMALL ? 'small' : 'full');
+  const name = `${stage} ${detail}`;
+  const make = useMemo(
+    () => plates && (() => keep(taxon, name, plates.taxonPlate(guide, taxon, stage, 0, detail))),
+    [plates, taxon, stage, detail, name],
   );
-  return <PlateDrawing plates={plates} plate={plate} {...how} />;
+  return <PlateDrawing plates={plates} plate={useMadeInTurn(drawn.get(taxon)?.get(name), make)} {...how} />;
 }
 
 /** Each plate is drawn once for a taxon: a list that is scrolled back shows it at once. */
 const drawn = new WeakMap<CompiledTaxon, Map<string, TaxonPlate>>();
 
-function drawnOnce(plates: Plates, taxon: CompiledTaxon, stage: StageId, detail: Detail): TaxonPlate {
+function keep(taxon: CompiledTaxon, name: string, plate: TaxonPlate): TaxonPlate {
   const known = drawn.get(taxon) ?? new Map<string, TaxonPlate>();
   drawn.set(taxon, known);
-  const name = `${stage} ${detail}`;
-  const plate = known.get(name) ?? plates.taxonPlate(guide, taxon, stage, 0, detail);
   known.set(name, plate);
   return plate;
 }
 
-interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
+interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage' | 'detail'> {
   readonly plates: Plates | undefined;
   readonly plate: TaxonPlate | undefined;
+  /** Whether what is not pointed at is held back. */
+  readonly holdBack?: boolean;
   /** Drawn over it, in units of its sheet. */
   readonly children?: React.ReactNode;
 }
@@ -54,7 +58,15 @@ interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage'> {
 /**
  * A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched.
  */
-export function PlateDrawing({ plates, plate, height, accent, children, scale = true }: PlateDrawingProps) {
+export function PlateDrawing({
+  plates,
+  plate,
+  height,
+  accent,
+  holdBack = false,
+  children,
+  scale = true,
+}: PlateDrawingProps) {
   const pointed = useMemo(
     () =>
       new Set(
@@ -64,11 +76,19 @@ export function PlateDrawing({ plates, plate, height, accent, children, scale = 
       ),
     [plate, accent],
   );
-  if (!plates || !plate) return <View style={{ height: height + (scale ? SCALE : 0) }} />;
+  if (!plates || !plate)
+    return <View style={{ height: height + (scale ? SCALE : 0), width: (height * 5) / 6 }} />;
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={height} wash accent={pointed}>
+      <PlateView
+        plate={plate}
+        pathOf={plates.pathData}
+        height={height}
+        wash
+        accent={pointed}
+        holdBack={holdBack}
+      >
         {children}
       </PlateView>
       {scale ? (

@@ -1,17 +1,16 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { FlatList, Pressable, StyleSheet, View } from 'react-native';
+import { FlatList, Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { CompiledTaxon, HarmGrade } from '@pause/core';
 import {
   Button,
   Chip,
-  ChipRow,
   colour,
   corner,
   Notice,
-  Rule,
   Screen,
   Small,
+  SmallStrong,
   space,
   Strong,
   stroke,
@@ -20,7 +19,6 @@ import {
   useWide,
   Stack,
   Row,
-  Grow,
 } from '../../components';
 import { DidYouMean } from '../../components/names/late';
 import { NameField } from '../../components/names/NameField';
@@ -32,7 +30,7 @@ import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/guide';
 import { usualIn } from '../../text/months';
-import { CommonName, GRADE, harmLine } from '../../text/names';
+import { CommonName, GRADE } from '../../text/names';
 
 const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
   { id: 'all', label: t.all },
@@ -75,16 +73,17 @@ function useSearch() {
 /** The guide to leaf through: by form, by harm, by month, by a name in any language. */
 export function GuideScreen() {
   const router = useRouter();
-  const wide = useWide();
+  const columns = useColumns();
   const search = useSearch();
   const open = ({ id }: CompiledTaxon) => router.push({ pathname: '/taxon/[id]', params: { id } });
   return (
     <Screen panes>
       <FlatList
-        key={wide ? 'wide' : 'narrow'}
+        key={columns}
         data={search.found}
         keyExtractor={({ taxon }) => taxon.id}
-        numColumns={wide ? 3 : 1}
+        numColumns={columns}
+        columnWrapperStyle={styles.shelf}
         ListHeaderComponent={<SearchHead search={search} />}
         ListEmptyComponent={
           <>
@@ -93,7 +92,7 @@ export function GuideScreen() {
           </>
         }
         contentContainerStyle={styles.page}
-        initialNumToRender={9}
+        initialNumToRender={4}
         renderItem={({ item }) => (
           <Entry taxon={item.taxon} name={item.name} onOpen={() => open(item.taxon)} />
         )}
@@ -110,19 +109,21 @@ function SearchHead({ search }: SearchProps) {
   const { text, setText, grade, setGrade, plan, now, setNow, found } = search;
   const planName = guide.guide.bodyPlans.find((p) => p.id === plan)?.name ?? '';
   return (
-    <Stack gap="m">
+    <Stack gap="s">
       <Title>{t.theGuide}</Title>
       <Small soft>{t.taxaGeneralKnowledgeReviewedBy(guide.taxa.length)}</Small>
       <View style={styles.name}>
         <NameField text={text} placeholder={t.nameInAnyLanguage} onText={setText} />
       </View>
       <SharedName text={text} />
-      <ChipRow label={t.which}>
-        {GRADES.map(({ id, label }) => (
-          <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />
-        ))}
-        <Chip kind="checkbox" label={t.toBeMetThisMonth} chosen={now} onPress={() => setNow(!now)} />
-      </ChipRow>
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} style={styles.bleed}>
+        <Row gap="s" role="group" aria-label={t.which} style={styles.inset}>
+          {GRADES.map(({ id, label }) => (
+            <Chip key={id} label={label} chosen={grade === id} onPress={() => setGrade(id)} />
+          ))}
+          <Chip kind="checkbox" label={t.toBeMetThisMonth} chosen={now} onPress={() => setNow(!now)} />
+        </Row>
+      </ScrollView>
       <BodyPlans search={search} />
       <View style={styles.count}>
         <Strong style={styles.grow}>
@@ -130,27 +131,28 @@ function SearchHead({ search }: SearchProps) {
         </Strong>
         {search.isAll ? null : <Button label={t.showAll} tone="plain" onPress={search.showAll} />}
       </View>
-      <Rule />
     </Stack>
   );
 }
 
 function BodyPlans({ search: { plan, setPlan } }: SearchProps) {
   return (
-    <Row wrap gap="xs" role="radiogroup" aria-label={t.form}>
-      {guide.guide.bodyPlans.map((p) => (
-        <Pressable
-          key={p.id}
-          role="radio"
-          aria-checked={p.id === plan}
-          aria-label={`${p.name}: ${p.hint}`}
-          onPress={() => setPlan(p.id === plan ? undefined : p.id)}
-          style={[styles.plan, p.id === plan && styles.planChosen]}
-        >
-          <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
-        </Pressable>
-      ))}
-    </Row>
+    <ScrollView horizontal showsHorizontalScrollIndicator={false} style={styles.bleed}>
+      <Row gap="xs" role="radiogroup" aria-label={t.form} style={styles.inset}>
+        {guide.guide.bodyPlans.map((p) => (
+          <Pressable
+            key={p.id}
+            role="radio"
+            aria-checked={p.id === plan}
+            aria-label={`${p.name}: ${p.hint}`}
+            onPress={() => setPlan(p.id === plan ? undefined : p.id)}
+            style={[styles.plan, p.id === plan && styles.planChosen]}
+          >
+            <BodyPlanGlyph plan={p.id} size={34} colour={colour.ink} />
+          </Pressable>
+        ))}
+      </Row>
+    </ScrollView>
   );
 }
 
@@ -172,25 +174,40 @@ function Entry({
     >
       <View style={styles.plate}>
         {stage ? (
-          <TaxonDrawing taxon={taxon} stage={stage} height={84} accent={NOTHING} scale={false} />
+          <TaxonDrawing
+            taxon={taxon}
+            stage={stage}
+            height={HIGH}
+            detail="small"
+            accent={NOTHING}
+            scale={false}
+          />
         ) : null}
+        {taxon.grade === 'none' ? null : (
+          <View style={styles.harm}>
+            <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>
+          </View>
+        )}
       </View>
-      <Grow>
-        <Strong>{CommonName(taxon.id)}</Strong>
-        {name ? <Small>{name}</Small> : null}
-        <Small soft style={styles.scientific}>
-          {taxon.taxon.scientificName}
-        </Small>
-        <Small soft={taxon.grade === 'none'}>
-          {taxon.grade === 'none'
-            ? taxon.taxon.parts.length > 0
-              ? t.isWanted
-              : GRADE.none
-            : harmLine(taxon.id)}
-        </Small>
-      </Grow>
+      <Strong>{CommonName(taxon.id)}</Strong>
+      {name ? <Small>{name}</Small> : null}
+      <Small soft style={styles.scientific}>
+        {taxon.taxon.scientificName}
+      </Small>
+      {taxon.grade === 'none' ? (
+        <Small soft>{taxon.taxon.parts.length > 0 ? t.isWanted : GRADE.none}</Small>
+      ) : null}
     </Pressable>
   );
+}
+/** The height of a plate on the wall, px. */
+const HIGH = 148;
+
+/** As many columns as plates with their names have room for. */
+function useColumns(): number {
+  const wide = useWide();
+  const { width } = useWindowDimensions();
+  return wide ? Math.max(3, Math.min(6, Math.floor(width / 230))) : 2;
 }
 
 const styles = StyleSheet.create({
@@ -207,17 +224,27 @@ const styles = StyleSheet.create({
   },
   planChosen: { borderColor: colour.ink, backgroundColor: colour.card },
   count: { flexDirection: 'row', alignItems: 'center', minHeight: TARGET },
-  entry: {
-    flex: 1,
-    flexDirection: 'row',
+  // Rows that are pushed sideways go to the edge of the screen.
+  bleed: { marginHorizontal: -space.l },
+  inset: { paddingHorizontal: space.l },
+  shelf: { gap: space.m },
+  // Also where the last shelf is not full.
+  entry: { flex: 1, maxWidth: '50%', paddingBottom: space.l, gap: 1 },
+  plate: {
     alignItems: 'center',
-    gap: space.m,
-    minHeight: 96,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.line,
-    paddingVertical: space.xs,
+    backgroundColor: colour.card,
+    paddingVertical: space.s,
+    marginBottom: space.xs,
+    overflow: 'hidden',
   },
-  plate: { width: 72, alignItems: 'center' },
+  harm: {
+    position: 'absolute',
+    left: 0,
+    bottom: 0,
+    backgroundColor: colour.leave,
+    paddingHorizontal: space.s,
+    paddingVertical: 2,
+  },
   pressed: { opacity: 0.6 },
   grow: { flex: 1 },
   scientific: { fontStyle: 'italic' },

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { statesIn } from '@pause/core';
 import {
   type CompiledTaxon,
   type CompiledCharacter,
@@ -8,13 +7,13 @@ import {
   union,
   harms,
   READINGS_NEEDED,
-  type StageId,
 } from '@pause/core';
 import { useWide, Heading, OrganGlyph, colour, Small, Rule, Button } from '../../components';
 import { latePart } from '../../components/latePart';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/taxon';
-import { stateLabel, commonName, lengthWords, lowerFirst, stageName } from '../../text/names';
+import { commonName } from '../../text/names';
+import { knownWords } from './stated';
 import { styles } from './taxonStyles';
 import type { TaxonProps } from './TaxonUses';
 
@@ -118,33 +117,6 @@ function readWords(taxon: CompiledTaxon['taxon'], character: string): string {
     : least > 0
       ? t.readBy(least)
       : '';
-}
-
-/** What is stated of a character: the usual, the occasional in brackets, by stage where it changes. */
-function knownWords(taxon: CompiledTaxon, id: string, index: number, known: Known): string {
-  const character = guide.character(id);
-  if (!character) return '';
-  if (known.kind === 'number') {
-    const {
-      usual: [low, high],
-      possible: [least, most],
-    } = known;
-    const words = (n: number) =>
-      'unit' in character.character ? lengthWords(Math.round(n * 10) / 10) : String(n);
-    const span = low === high ? words(low) : t.span(words(low), words(high));
-    return least === low && most === high ? span : t.spanWithin(span, words(least), words(most));
-  }
-  const labels = (mask: number) =>
-    statesIn(character, mask).map((state) => lowerFirst(stateLabel(id, state)));
-  const byStage = [...(taxon.atStage.get(index) ?? new Map<StageId, Known>())].flatMap(([stage, at]) =>
-    at.kind === 'states' ? [{ stage, usual: labels(at.usual).join(', ') }] : [],
-  );
-  const changes = new Set(byStage.map((s) => s.usual)).size > 1;
-  const rare = labels(known.possible & ~known.usual);
-  const usual = changes
-    ? byStage.map((s) => `${lowerFirst(stageName(s.stage))}: ${s.usual}`).join('; ')
-    : labels(known.usual).join(', ');
-  return rare.length > 0 ? t.also(usual, rare.join(', ')) : usual;
 }
 
 const ReadBy = latePart(

@@ -1,17 +1,14 @@
 import { useRouter } from 'expo-router';
-import { View, ScrollView, Pressable } from 'react-native';
+import { View, Pressable } from 'react-native';
 import { partings } from '@pause/core';
 import { Title, Body, Small, Strong, Button, Heading, SmallStrong, Rule } from '../../components';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/taxon';
-import { monthsOf } from '../../text/months';
 import {
   LANGUAGE,
   CommonName,
   harmLine,
   commonName,
-  stageName,
   lowerFirst,
   GRADE,
   characterName,
@@ -22,9 +19,25 @@ import { type TaxonProps, ROUTE } from './TaxonUses';
 
 /** The head of a taxon, its harm, lookalikes and uses. */
 
-const NOTHING = new Set<string>();
-
+/** What it is called, and what it does in a word. */
 export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
+  return (
+    <View style={styles.head}>
+      <View style={styles.about}>
+        <Title>{CommonName(id)}</Title>
+        <Body style={styles.scientific}>{taxon.scientificName}</Body>
+      </View>
+      {grade === 'none' ? null : (
+        <View style={styles.grade}>
+          <Strong on="dark">{harmLine(id)}</Strong>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** Where to go from it, its other names, and what it is too like. */
+export function Names({ taxon: { id, taxon } }: TaxonProps) {
   const router = useRouter();
   const others = Object.entries(taxon.vernacularNames).map(
     ([language, names]) => `${LANGUAGE[language] ?? language}: ${names.join(', ')}`,
@@ -38,29 +51,6 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
   );
   return (
     <View style={styles.block}>
-      <Title>{CommonName(id)}</Title>
-      <Body>
-        <Body style={styles.scientific}>{taxon.scientificName}</Body> {taxon.scientificNameAuthorship} ·{' '}
-        {taxon.family}
-      </Body>
-      <Small soft>{others.join(' · ')}</Small>
-      {grade === 'none' ? null : (
-        <View style={styles.grade}>
-          <Strong on="dark">{harmLine(id)}</Strong>
-        </View>
-      )}
-      {shared.length > 0 ? (
-        <Body>
-          <Strong>{t.aNameOfItIs} </Strong>
-          {t.onlyTheScientificNameTells(few(shared.map((other) => other.taxon.scientificName)))}
-        </Body>
-      ) : null}
-      {(taxon.nearDoubles ?? []).map((double) => (
-        <Body key={double.taxon}>
-          <Strong>{t.pauseNeverSaysCollect} </Strong>
-          {t.itIsTooLike(commonName(double.taxon), double.why)}
-        </Body>
-      ))}
       {taxon.parts.length > 0 ? (
         <View style={styles.ways}>
           <Button
@@ -76,33 +66,23 @@ export function Head({ taxon: { id, taxon, grade } }: TaxonProps) {
           />
         </View>
       ) : null}
-    </View>
-  );
-}
-
-export function Plates({ taxon }: TaxonProps) {
-  return (
-    <View style={styles.block}>
-      <Heading>{t.drawnFromWhatIsStated}</Heading>
-      <ScrollView
-        horizontal
-        contentContainerStyle={styles.plates}
-        tabIndex={0}
-        role="list"
-        aria-label={t.platesByStage}
-      >
-        {taxon.taxon.stages.map((stage) => (
-          <View key={stage} style={styles.plate} role="listitem" aria-label={stageName(stage)}>
-            <TaxonDrawing taxon={taxon} stage={stage} height={230} accent={NOTHING} />
-            <SmallStrong style={styles.centred}>{stageName(stage)}</SmallStrong>
-            {monthsOf(taxon.taxon, stage).map((line) => (
-              <Small key={line} soft style={styles.centred}>
-                {line}
-              </Small>
-            ))}
-          </View>
-        ))}
-      </ScrollView>
+      <Body>
+        <Body style={styles.scientific}>{taxon.scientificName}</Body> {taxon.scientificNameAuthorship} ·{' '}
+        {taxon.family}
+      </Body>
+      <Small soft>{others.join(' · ')}</Small>
+      {shared.length > 0 ? (
+        <Body>
+          <Strong>{t.aNameOfItIs} </Strong>
+          {t.onlyTheScientificNameTells(few(shared.map((other) => other.taxon.scientificName)))}
+        </Body>
+      ) : null}
+      {(taxon.nearDoubles ?? []).map((double) => (
+        <Body key={double.taxon}>
+          <Strong>{t.pauseNeverSaysCollect} </Strong>
+          {t.itIsTooLike(commonName(double.taxon), double.why)}
+        </Body>
+      ))}
       <Small soft>{t.whatIsNotStatedIs}</Small>
     </View>
   );

@@ -4,7 +4,8 @@ import { Screen, Notice } from '../../components';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/taxon';
 import { Characters, Sources } from './TaxonCharacters';
-import { Head, Plates, Harm, Lookalikes } from './TaxonParts';
+import { Head, Names, Harm, Lookalikes } from './TaxonParts';
+import { Plates } from './TaxonPlates';
 import { styles } from './taxonStyles';
 import { Uses } from './TaxonUses';
 
@@ -29,8 +30,11 @@ export function TaxonScreen() {
     <Screen panes>
       <ScrollView tabIndex={0} contentContainerStyle={styles.page} key={id}>
         <View style={styles.sheet}>
-          <Head taxon={taxon} />
-          <Plates taxon={taxon} />
+          <View style={styles.top}>
+            <Head taxon={taxon} />
+            <Plates taxon={taxon} />
+          </View>
+          <Names taxon={taxon} />
           <Harm taxon={taxon} />
           <Lookalikes taxon={taxon} />
           <Uses taxon={taxon} />

@@ -5,7 +5,9 @@ import { space, colour, TARGET, stroke, typeSize } from '../../components';
 
 export const styles = StyleSheet.create({
   page: { padding: space.l, paddingBottom: space.xl },
-  sheet: { gap: space.xl, width: '100%', maxWidth: 960 },
+  sheet: { gap: space.xl, width: '100%', maxWidth: 960, alignSelf: 'center' },
+  top: { gap: space.m },
+  head: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', gap: space.s },
   block: { gap: space.s },
   scientific: { fontStyle: 'italic' },
   grade: {
@@ -15,9 +17,6 @@ export const styles = StyleSheet.create({
     paddingVertical: space.xs,
   },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, paddingTop: space.s },
-  plates: { gap: space.l },
-  plate: { width: 200, gap: 2 },
-  centred: { textAlign: 'center' },
   harm: { borderLeftWidth: 5, borderLeftColor: colour.ink, paddingLeft: space.m },
   other: {
     flexDirection: 'row',

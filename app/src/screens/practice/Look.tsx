@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { statesRead, stateOf } from '@pause/core';
 import { isSmelled, type Character, type Sureness } from '@pause/core';
-import type { Drawable, LookedAt, Specimen } from '@pause/core/practice';
+import type { Individual } from '@pause/core/drawing';
+import { individualOf, type Drawable, type LookedAt, type Specimen } from '@pause/core/practice';
 import {
   Body,
   Button,
@@ -16,6 +17,7 @@ import {
   Stack,
 } from '../../components';
 import { AnswerDrawing } from '../../components/plates/AnswerDrawing';
+import { LensView } from '../../components/plates/LensView';
 import { t } from '../../text/en/practice';
 import { characterOf, readingWords } from '../../text/names';
 import { Answers } from './Answers';
@@ -70,7 +72,9 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
   return (
     <Stack gap="m">
       <Question>{character.question}</Question>
-      <Shown character={character.id} state={state} height={132} />
+      <View style={styles.lens} role="img" aria-label={t.whatThereIsToBe}>
+        <LensView one={individualOf(specimen)} character={id} size={132} opening />
+      </View>
       <HowSure sureness={sureness} onChange={setSureness} />
       <Answers
         answers={character.states}
@@ -124,13 +128,21 @@ const HOW_SURE: Readonly<Record<Sureness, (what: string) => string>> = {
   guess: t.guessed,
 };
 
-/** What was looked at so far. */
-export function Looked({ looks }: { readonly looks: readonly LookedAt[] }) {
+interface LookedProps {
+  readonly one: Individual;
+  readonly looks: readonly LookedAt[];
+}
+
+/** What was looked at so far, as it was seen. */
+export function Looked({ one, looks }: LookedProps) {
   if (looks.length === 0) return null;
   return (
     <View role="list" aria-label={t.whatYouLookedAt}>
       {looks.map(({ character, value, sureness }) => (
         <View key={character} role="listitem" style={styles.line}>
+          <View style={styles.seen}>
+            <LensView one={one} character={character} size={44} />
+          </View>
           <Small style={styles.grow}>{characterOf(character)?.name}</Small>
           <Small soft style={styles.right}>
             {HOW_SURE[sureness](
@@ -155,7 +167,9 @@ const styles = StyleSheet.create({
     backgroundColor: colour.card,
   },
   swatch: { alignSelf: 'stretch', borderRadius: corner, borderWidth: stroke.thin, borderColor: colour.ink },
-  line: { flexDirection: 'row', gap: space.m, paddingVertical: space.xs },
+  line: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.xs },
+  lens: { alignItems: 'center' },
+  seen: { width: 44, alignItems: 'center' },
   grow: { flex: 1 },
   right: { flex: 1, textAlign: 'right' },
 });

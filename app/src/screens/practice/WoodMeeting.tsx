@@ -8,20 +8,7 @@ import {
   type WalkDecision,
   individualOf,
 } from '@pause/core/practice';
-import {
-  useWide,
-  Button,
-  Screen,
-  WaysOut,
-  Small,
-  Title,
-  PlateView,
-  Strong,
-  Heading,
-  ChipRow,
-  Chip,
-  Rule,
-} from '../../components';
+import { useWide, Button, Screen, WaysOut, Small, Title, SmallStrong } from '../../components';
 import type { Plates } from '../../components/plates/usePlates';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/practice';
@@ -36,6 +23,7 @@ import {
 } from '../../text/names';
 import { DECIDED, TO_PRACTICE } from '../../text/practice';
 import { Look, Looked } from './Look';
+import { TouchedSpecimen } from './TouchedSpecimen';
 import { styles } from './woodStyles';
 
 /** Meeting one specimen in the wood. */
@@ -50,31 +38,13 @@ interface MeetingProps {
   readonly onDecide: (looks: readonly LookedAt[], decided: WalkDecision) => void;
 }
 
-const ORGAN: Readonly<Record<Character['organ'], string>> = {
-  habit: t.theWhole,
-  stem: t.stem,
-  leaf: t.leaf,
-  flower: t.flower,
-  fruit: t.fruit,
-  root: t.root,
-  cap: t.cap,
-  hymenophore: t.underTheCap,
-  stipe: t.stem,
-  flesh: t.flesh,
-  spores: t.spores,
-  smell: t.smell,
-  veil: t.veilAndVolva,
-  place: t.place,
-};
-
 /** A find as it is met: from afar first, then what one chooses to look at. */
 export function Meeting({ plates, encounter, drawable, at, of, gentle, onDecide }: MeetingProps) {
-  const wide = useWide();
   const { specimen, target } = encounter;
   const [looks, setLooks] = useState<readonly LookedAt[]>([]);
-  const [organ, setOrgan] = useState<Character['organ']>();
   const [chosen, setChosen] = useState<string>();
   const asked = chosen === undefined ? undefined : characterOf(chosen);
+
   return (
     <Screen
       strip={<Decisions gentle={gentle} onDecide={(decided) => onDecide(looks, decided)} />}
@@ -98,23 +68,44 @@ export function Meeting({ plates, encounter, drawable, at, of, gentle, onDecide 
           }}
         />
       ) : (
-        <View style={wide ? styles.columns : styles.block}>
-          <View style={[styles.block, wide && styles.grow]}>
-            <FromAfar plates={plates} encounter={encounter} looks={looks} />
-            <Looked looks={looks} />
-          </View>
-          <View style={[styles.block, wide && styles.grow]}>
-            <LookCloser
-              encounter={encounter}
-              looks={looks}
-              organ={organ}
-              setOrgan={setOrgan}
-              onChoose={setChosen}
-            />
-          </View>
-        </View>
+        <Looking plates={plates} encounter={encounter} looks={looks} onChoose={setChosen} />
       )}
     </Screen>
+  );
+}
+
+interface LookingProps extends Pick<MeetingProps, 'plates' | 'encounter'> {
+  readonly looks: readonly LookedAt[];
+  readonly onChoose: (character: string) => void;
+}
+
+/** The specimen, what can be looked at on the part that was touched, and what has been seen. */
+function Looking({ plates, encounter, looks, onChoose }: LookingProps) {
+  const wide = useWide();
+  const [organ, setOrgan] = useState<Character['organ']>();
+  const open = openOf(encounter, looks);
+  const one = useMemo(() => individualOf(encounter.specimen), [encounter.specimen]);
+  return (
+    <View style={wide ? styles.columns : styles.block}>
+      <View style={[styles.block, wide && styles.grow]}>
+        <TouchedSpecimen plates={plates} encounter={encounter} open={open} organ={organ} onOrgan={setOrgan} />
+        <Small soft>{soFar(looks)}</Small>
+      </View>
+      <View style={[styles.block, wide && styles.grow]}>
+        {organ ? (
+          <View role="list" aria-label={t.whatCanBeLookedAt} style={styles.lenses}>
+            {open
+              .filter((one) => one.organ === organ)
+              .map((one) => (
+                <Covered key={one.id} character={one} onChoose={onChoose} />
+              ))}
+          </View>
+        ) : (
+          <Small soft>{t.touchWhatYouLookAt}</Small>
+        )}
+        <Looked one={one} looks={looks} />
+      </View>
+    </View>
   );
 }
 
@@ -145,97 +136,53 @@ function Decisions({
   );
 }
 
-function FromAfar({
-  plates,
-  encounter: { specimen, target },
-  looks,
-}: Pick<MeetingProps, 'plates' | 'encounter'> & { readonly looks: readonly LookedAt[] }) {
-  const plate = useMemo(
-    () => plates.individualPlate(guide, individualOf(specimen), target.taxon.kingdom),
-    [plates, specimen, target],
-  );
-  const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);
-  return (
-    <View style={styles.afar}>
-      <PlateView plate={plate} pathOf={plates.pathData} height={200} wash />
-      <View style={styles.grow}>
-        <Strong>{t.fromWhereYouStand}</Strong>
-        <Small soft>
-          {looks.length === 0
-            ? t.madeUpItNeverGrew
-            : t.looksSoFar(looks.length, numberWord(looks.length), timeWords(seconds))}
-        </Small>
-      </View>
-    </View>
-  );
+/** What can be looked at of this kind at this stage, and has not been looked at yet. */
+function openOf({ specimen, target }: Encounter, looks: readonly LookedAt[]): Character[] {
+  return guide.characters
+    .filter(
+      ({ id, character, stages, place }) =>
+        !place &&
+        character.kingdom === target.taxon.kingdom &&
+        stages.has(specimen.stage) &&
+        !looks.some((look) => look.character === id),
+    )
+    .map(({ character }) => character);
 }
 
-interface LookCloserProps {
-  readonly encounter: Encounter;
-  readonly looks: readonly LookedAt[];
-  readonly organ: Character['organ'] | undefined;
-  readonly setOrgan: (organ: Character['organ'] | undefined) => void;
+function soFar(looks: readonly LookedAt[]): string {
+  const seconds = looks.reduce((sum, { character }) => sum + (characterOf(character)?.seconds ?? 0), 0);
+  return looks.length === 0
+    ? t.madeUpItNeverGrew
+    : t.looksSoFar(looks.length, numberWord(looks.length), timeWords(seconds));
+}
+
+interface CoveredProps {
+  readonly character: Character;
   readonly onChoose: (character: string) => void;
 }
 
-/** Organ by organ, what can still be looked at. */
-function LookCloser({ encounter, looks, organ, setOrgan, onChoose }: LookCloserProps) {
-  const { specimen, target } = encounter;
-  const all = guide.characters
-    .filter(
-      ({ character, stages, place }) =>
-        !place && character.kingdom === target.taxon.kingdom && stages.has(specimen.stage),
-    )
-    .map(({ character }) => character);
-  const open = all.filter(({ id }) => !looks.some((look) => look.character === id));
-  // They stay where they are, however much of them was looked at.
-  const organs = [...new Set(all.map((one) => one.organ))].filter((one) =>
-    open.some(({ organ: of }) => of === one),
-  );
+/** A lens that has not been looked through yet: how long it takes, and what it costs the plant. */
+function Covered({ character: { id, name, seconds, damage }, onChoose }: CoveredProps) {
   return (
-    <>
-      <Heading>{t.lookCloser}</Heading>
-      <ChipRow label={t.where}>
-        {organs.map((one) => (
-          <Chip
-            key={one}
-            label={ORGAN[one]}
-            chosen={organ === one}
-            onPress={() => setOrgan(organ === one ? undefined : one)}
-          />
-        ))}
-      </ChipRow>
-      {organ ? (
-        <View role="list" aria-label={t.whatCanBeLookedAt}>
-          {open
-            .filter((one) => one.organ === organ)
-            .map((one) => (
-              <CharacterChoice key={one.id} character={one} onChoose={onChoose} />
-            ))}
-        </View>
-      ) : null}
-    </>
-  );
-}
-
-function CharacterChoice({
-  character: { id, name, seconds, damage },
-  onChoose,
-}: Pick<LookCloserProps, 'onChoose'> & { readonly character: Character }) {
-  return (
-    <View role="listitem">
+    <View role="listitem" style={styles.covered}>
       <Pressable
         role="button"
         aria-label={name}
         onPress={() => onChoose(id)}
         style={({ pressed }) => [styles.choice, pressed && styles.pressed]}
       >
-        <Strong style={styles.grow}>{name}</Strong>
-        <Small soft>
-          {[timeWords(seconds), ...(damage === 'none' ? [] : [lowerFirst(DAMAGE[damage])])].join(' · ')}
-        </Small>
+        <View style={styles.glass}>
+          <Small soft style={styles.centred}>
+            {timeWords(seconds)}
+          </Small>
+        </View>
+        <SmallStrong style={styles.centred}>{name}</SmallStrong>
+        {damage === 'none' ? null : (
+          <Small soft style={styles.centred}>
+            {lowerFirst(DAMAGE[damage])}
+          </Small>
+        )}
       </Pressable>
-      <Rule />
     </View>
   );
 }

@@ -11,6 +11,7 @@ import {
   VerdictWord,
   Body,
   PlateView,
+  Row,
   Strong,
   Heading,
   Rule,
@@ -103,7 +104,7 @@ function WhatItWas({ plates, encounter }: Pick<ReviewProps, 'plates'> & { readon
     [plates, specimen, target],
   );
   return (
-    <View style={styles.afar}>
+    <Row gap="l" align="centre">
       <PlateView plate={plate} pathOf={plates.pathData} wash height={150} />
       <View style={styles.grow}>
         <Strong>{CommonName(id)}</Strong>
@@ -117,7 +118,7 @@ function WhatItWas({ plates, encounter }: Pick<ReviewProps, 'plates'> & { readon
           </Small>
         ) : null}
       </View>
-    </View>
+    </Row>
   );
 }
 

@@ -1,5 +1,5 @@
 import { StyleSheet } from 'react-native';
-import { space, stroke, colour, TARGET } from '../../components';
+import { space, stroke, colour, TARGET, typeSize } from '../../components';
 
 /** How the wood looks. */
 
@@ -15,14 +15,26 @@ export const styles = StyleSheet.create({
     justifyContent: 'center',
   },
   way: { flex: 1, maxWidth: 360, minHeight: 56, paddingHorizontal: space.s },
-  afar: { flexDirection: 'row', gap: space.l, alignItems: 'center' },
   grow: { flex: 1 },
   start: { alignSelf: 'flex-start' },
   scientific: { fontStyle: 'italic' },
   block: { gap: space.s },
   column: { gap: space.l },
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
-  choice: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET },
+  lenses: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  covered: { width: typeSize(106) },
+  choice: { alignItems: 'center', gap: space.xs, minHeight: TARGET, paddingVertical: space.xs },
+  glass: {
+    width: 64,
+    height: 64,
+    borderRadius: 32,
+    borderWidth: stroke.medium,
+    borderColor: colour.ink,
+    backgroundColor: colour.shade,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  centred: { textAlign: 'center' },
   pressed: { opacity: 0.7 },
   band: { padding: space.l, gap: space.xs },
   bad: { backgroundColor: colour.leave },

@@ -1,6 +1,15 @@
 /** Whole taxa, from what is stated of them: sketched in millimetres, then put onto a sheet in ink and wash. */
 export { individualPlate, pairPlates, taxonPlate, type AtStage } from './taxon';
 export { SHEET, type Part, type TaxonPlate } from './sheet';
-export { lensedPlate, lensMarks, type Lens, type LensedPlate } from './lens/lensed';
+export {
+  lensedPlate,
+  lensMarks,
+  specimenPlate,
+  type Callout,
+  type Lens,
+  type LensedPlate,
+  type SpecimenPlate,
+  type Touchable,
+} from './lens';
 export { tellingCharacters } from './telling';
 export type { Detail } from './ink';

@@ -1,8 +1,8 @@
 import type { CompiledGuide, CompiledTaxon, Kingdom, StageId } from '../../guide';
 import { individual, type Individual } from '../build';
+import { drawnWhole } from './drawn';
 import type { Detail } from './ink';
 import { onSheet, unitsFor, type TaxonPlate } from './sheet';
-import { drawnWhole } from './drawn';
 
 /**
  * A whole plant or fungus at a stage, in ink and wash, from what the guide states of it: sizes within their

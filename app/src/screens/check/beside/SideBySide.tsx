@@ -9,7 +9,7 @@ import {
   type Parting,
   type StageId,
 } from '@pause/core';
-import type { AtStage } from '@pause/core/drawing';
+import type { AtStage, Individual } from '@pause/core/drawing';
 import {
   Body,
   Button,
@@ -24,13 +24,13 @@ import {
   Stack,
   Row,
 } from '../../../components';
+import { BADGE, Badges, type Badge } from '../../../components/plates/Badges';
 import { StatePicture } from '../../../components/plates/StatePicture';
 import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
-import { usePlates } from '../../../components/plates/usePlates';
+import { usePlates, type Plates } from '../../../components/plates/usePlates';
 import { guide } from '../../../deciding/guide';
 import { t } from '../../../text/en/sideBySide';
 import { characterName, commonName, numberWord, stageName } from '../../../text/names';
-import { BADGE, Badges, type Badge } from './Badges';
 
 interface SideBySideProps {
   readonly stages: readonly StageId[] | undefined;
@@ -82,23 +82,26 @@ export function SideBySide(props: SideBySideProps) {
   // Everything else about the screen leaves the numbers as they are.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const rows = useMemo(() => numbered(props), [stages, target, other, find]);
+  const pair = useMemo(
+    () => [atStage(stages, target), atStage(stages, other)] as const,
+    [stages, target, other],
+  );
+  const plates = usePlates();
+  const ones = useMemo(
+    () => plates && ([individualAt(plates, pair[0]), individualAt(plates, pair[1])] as const),
+    [plates, pair],
+  );
   const open = rows.filter((row) => row.read === undefined);
   const shown = all ? open : open.slice(0, FIRST);
   const seen = rows.filter((row) => row.read !== undefined);
   return (
     <Stack gap="m">
-      <Drawings
-        stages={stages}
-        target={target}
-        other={other}
-        shown={[...shown, ...seen].slice(0, POINTED)}
-        mine={mine}
-      />
+      <Drawings pair={pair} shown={[...shown, ...seen].slice(0, POINTED)} mine={mine} />
       {between}
       <Rule strong />
       {rows.length === 0 ? <Body soft>{t.atThisStageTheGuide}</Body> : null}
       {shown.map((row) => (
-        <Difference key={row.parting.character} {...row} />
+        <Difference key={row.parting.character} ones={ones} {...row} />
       ))}
       {open.length > shown.length ? (
         <Button
@@ -110,36 +113,34 @@ export function SideBySide(props: SideBySideProps) {
       ) : null}
       {seen.length > 0 ? <Heading style={styles.seen}>{t.readOnThisFind}</Heading> : null}
       {seen.map((row) => (
-        <Difference key={row.parting.character} {...row} />
+        <Difference key={row.parting.character} ones={ones} {...row} />
       ))}
     </Stack>
   );
 }
+const individualAt = (plates: Plates, { taxon, stage }: AtStage) => plates.individual(guide, taxon, stage, 0);
+
 /** So many differences are shown at first, and so many numbers are on a drawing at most. */
 const FIRST = 6;
 const POINTED = 7;
 const NOTHING: ReadonlySet<string> = new Set();
 
-/** Both at the recorded stage, on one scale where that shows both well. */
-function Drawings({
-  stages,
-  target,
-  other,
-  shown,
-  mine,
-}: Pick<SideBySideProps, 'stages' | 'target' | 'other' | 'mine'> & { readonly shown: readonly Numbered[] }) {
+/** Both at the recorded stage, or at the middle one of what they go through. */
+const atStage = (stages: SideBySideProps['stages'], taxon: CompiledTaxon): AtStage => ({
+  taxon,
+  stage: (stages?.find((s) => taxon.taxon.stages.includes(s)) ??
+    taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)]) as StageId,
+});
+
+interface DrawingsProps extends Pick<SideBySideProps, 'mine'> {
+  readonly pair: readonly [AtStage, AtStage];
+  readonly shown: readonly Numbered[];
+}
+
+/** Both on one scale where that shows both well. */
+function Drawings({ pair, shown, mine }: DrawingsProps) {
   const plates = usePlates();
   const height = useWide() ? 320 : 208;
-  const pair = useMemo(
-    () =>
-      [target, other].map((taxon) => {
-        const stage =
-          stages?.find((s) => taxon.taxon.stages.includes(s)) ??
-          taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
-        return { taxon, stage: stage as StageId };
-      }) as [AtStage, AtStage],
-    [stages, target, other],
-  );
   const drawn = useMemo(() => plates?.pairPlates(guide, pair), [plates, pair]);
   const accent = new Set<string>(shown.map((row) => row.parting.character));
   const badges = drawn?.plates.map((plate) =>
@@ -164,6 +165,7 @@ function Drawings({
                 plate={drawn?.plates[i]}
                 height={height}
                 accent={mine ? NOTHING : accent}
+                holdBack
               >
                 <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
               </PlateDrawing>
@@ -178,8 +180,13 @@ function Drawings({
   );
 }
 
-function Difference({ parting, number, read }: Numbered) {
-  const wide = useWide();
+interface DifferenceProps extends Numbered {
+  /** Both as they are drawn. */
+  readonly ones: readonly [Individual, Individual] | undefined;
+}
+
+function Difference({ parting, number, read, ones }: DifferenceProps) {
+  const height = useWide() ? 128 : 104;
   return (
     <Stack gap="s" role="group" aria-label={characterName(parting.character)}>
       <Row align="centre" gap="s">
@@ -194,9 +201,9 @@ function Difference({ parting, number, read }: Numbered) {
         <Strong>{characterName(parting.character)}</Strong>
       </Row>
       <View style={styles.pair}>
-        <StatePicture character={parting.character} states={parting.target} height={wide ? 110 : 92} />
+        <StatePicture character={parting.character} states={parting.target} one={ones?.[0]} height={height} />
         <View style={styles.between} />
-        <StatePicture character={parting.character} states={parting.other} height={wide ? 110 : 92} />
+        <StatePicture character={parting.character} states={parting.other} one={ones?.[1]} height={height} />
       </View>
       {read ? <SmallStrong style={styles.read}>{read}</SmallStrong> : null}
       <Rule />

@@ -1,13 +1,13 @@
 import type { CompiledGuide } from '../../../guide';
 import { individual, type Individual } from '../../build';
-import { ellipse, type Point } from '../../geometry';
+import type { Point } from '../../geometry';
 import type { Mark } from '../../mark';
 import { drawnWhole } from '../drawn';
-import { penFor } from '../ink';
 import { onSheet, unitsFor, type Part, type TaxonPlate } from '../sheet';
-import { pen, subjectOf, wash } from '../sketch';
+import { subjectOf } from '../sketch';
 import type { AtStage } from '../taxon';
 import { anchorOf } from './anchor';
+import { around, rowsFor, sheetFor, tie, WIDE_SHEET } from './around';
 import type { Circle } from './clip';
 import { hasInset, inset } from './inset';
 
@@ -19,12 +19,11 @@ export interface LensedPlate extends TaxonPlate {
   readonly lenses: readonly Lens[];
 }
 
-/** The sheet of a plate with lenses, in units. */
-const WIDTH = 300;
-const HEIGHT = 240;
+interface Tied extends Lens {
+  readonly to: Point | undefined;
+}
+
 const [SMALLEST, LARGEST, GAP] = [17, 27, 6];
-/** So many lenses stand on one side alone. */
-const ONE_SIDE = 3;
 
 /** What is drawn on the whole, and is too fine there to be told by. */
 const FINE: ReadonlySet<string> = new Set(
@@ -57,20 +56,16 @@ export function lensedPlate(
   const hidden = drawable.filter((id) => !shown.has(id));
   const fine = drawable.filter((id) => shown.has(id) && FINE.has(id));
   const chosen = [...hidden, ...fine].slice(0, most);
-  const rows = chosen.length <= ONE_SIDE ? chosen.length : Math.ceil(chosen.length / 2);
-  const radius = Math.max(SMALLEST, Math.min(LARGEST, HEIGHT / Math.max(1, rows) / 2 - GAP / 2));
-  const column = chosen.length === 0 ? 0 : 2 * radius + GAP;
-  const sheet = {
-    width: WIDTH,
-    height: HEIGHT,
-    left: chosen.length > ONE_SIDE ? column : 0,
-    right: WIDTH - column,
-  };
+  const rows = rowsFor(chosen.length);
+  const radius = Math.max(SMALLEST, Math.min(LARGEST, WIDE_SHEET.height / Math.max(1, rows) / 2 - GAP / 2));
+  const sheet = sheetFor(chosen.length, 2 * radius + GAP);
   const plate = onSheet(whole, unitsFor(whole, sheet), 0, 'full', sheet);
-  const lenses = arranged(plate, chosen, radius, rows);
+  const lenses = around(chosen, radius + 1, (id, aside) => anchorOf(plate, id, aside)).map(
+    ({ id, at, to }): Tied => ({ character: id, at, to, radius: radius - 1 }),
+  );
   const added = lenses.flatMap((lens): Part[] => {
     const marks = lensMarks(guide, one, lens.character, lens);
-    return marks ? [{ of: [lens.character], marks: [...tie(lens), ...marks] }] : [];
+    return marks ? [{ of: [lens.character], marks: [...tie(lens.at, lens.radius, lens.to), ...marks] }] : [];
   });
   return {
     ...plate,
@@ -89,44 +84,4 @@ export function lensMarks(
 ): Mark[] | undefined {
   const state = one.state(character);
   return state === undefined ? undefined : inset(guide, subjectOf(guide, one), character, state, circle);
-}
-
-interface Tied extends Lens {
-  readonly to: Point | undefined;
-}
-
-/** Left and right of the whole, in the order of their places from top to bottom, so that no two ties cross. */
-function arranged(plate: TaxonPlate, characters: readonly string[], radius: number, rows: number): Tied[] {
-  const middle = plate.width / 2;
-  const anchored = characters
-    .map((character) => ({ character, x: anchorOf(plate, character, 0.5)?.[0] ?? middle }))
-    .sort((a, b) => a.x - b.x);
-  const left = characters.length <= ONE_SIDE ? [] : anchored.slice(0, characters.length - rows);
-  const right = anchored.slice(left.length);
-  return [
-    { side: left, x: radius + 1, aside: 0.1 },
-    { side: right, x: WIDTH - radius - 1, aside: 0.9 },
-  ].flatMap(({ side, x, aside }) =>
-    side
-      .map(({ character }) => ({ character, to: anchorOf(plate, character, aside) }))
-      .sort((a, b) => (a.to?.[1] ?? 0) - (b.to?.[1] ?? 0))
-      .map(({ character, to }, i, { length }) => ({
-        character,
-        to,
-        radius: radius - 1,
-        at: [x, (HEIGHT * (i + 0.5)) / Math.max(length, Math.min(rows, 3))] as Point,
-      })),
-  );
-}
-
-/** The line from the edge of a lens to its place, and a ring there. */
-function tie({ at, radius, to }: Tied): Mark[] {
-  if (!to) return [];
-  const [dx, dy] = [to[0] - at[0], to[1] - at[1]];
-  const long = Math.hypot(dx, dy);
-  const edge: Point = [at[0] + (dx / long) * radius, at[1] + (dy / long) * radius];
-  return penFor(1, [0, 0], 3, 'full').ink([
-    pen([[edge, to]], 'fine'),
-    wash([ellipse(to[0], to[1], 1.7)], 'ink'),
-  ]);
 }

@@ -1,6 +1,6 @@
 import { Fragment } from 'react';
 import { Circle, Text } from 'react-native-svg';
-import { colour, font } from '../../../components';
+import { colour, font } from '..';
 
 /** A number that points at a part; filled where the part has been read. */
 export interface Badge {
