@@ -7,16 +7,19 @@ interface LinkRowProps {
   readonly href: Href;
   readonly name: string;
   readonly line?: string | undefined;
+  /** Before its name, as a small plate. */
+  readonly before?: React.ReactNode;
   /** At its end: how much, or how far it is. */
   readonly end?: string | undefined;
 }
 
 /** A line of a list that leads to its page. */
-export function LinkRow({ href, name, line, end }: LinkRowProps) {
+export function LinkRow({ href, name, line, before, end }: LinkRowProps) {
   return (
     <View role="listitem">
       <Link href={href} asChild>
         <Pressable role="link" style={styles.row}>
+          {before}
           <Grow>
             <Strong>{name}</Strong>
             {line ? <Small soft>{line}</Small> : null}

@@ -31,18 +31,19 @@ export function LeaveMark({ size, colour }: MarkProps) {
   );
 }
 
-/** Collect: an open basket line. */
+/** Collect: a basket with a handle. */
 export function CollectMark({ size, colour }: MarkProps) {
+  const line = { fill: 'none', stroke: colour, strokeLinecap: 'round', strokeLinejoin: 'round' } as const;
   return (
     <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
+      <Path {...line} strokeWidth={2.6} d="M6 15 C6 -1.5 26 -1.5 26 15" />
+      <Path {...line} strokeWidth={4} d="M3 15 H29" />
+      <Path {...line} strokeWidth={2.6} d="M4.5 15 L8 29 H24 L27.5 15" />
       <Path
-        d="M2 9 C4 24 9 29 16 29 C23 29 28 24 30 9"
-        fill="none"
-        stroke={colour}
-        strokeWidth={4.5}
-        strokeLinecap="round"
+        {...line}
+        strokeWidth={2}
+        d="M6.5 22 H25.5 M10.5 16 L11.5 22 M16 16 V22 M21.5 16 L20.5 22 M13.5 22 L14 28 M18.5 22 L18 28"
       />
-      <Path d="M9 17 H23" stroke={colour} strokeWidth={2.5} strokeLinecap="round" />
     </Svg>
   );
 }

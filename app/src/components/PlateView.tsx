@@ -26,6 +26,8 @@ interface PlateViewProps {
   readonly children?: React.ReactNode;
 }
 
+/** What a line is wide at least where a plate is small, px. */
+const LEAST = 0.9;
 /** How strongly is drawn what is held back. */
 const HELD_BACK = 0.42;
 
@@ -40,6 +42,7 @@ export const PlateView = memo(function PlateView({
   children,
 }: PlateViewProps) {
   const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
+  const thick = Math.max(1, (LEAST * plate.height) / height / WIDTH.line);
   const drawn = (isWanted: (mark: Plate['marks'][number]) => boolean) =>
     plate.marks.map((mark, i) =>
       isWanted(mark) ? (
@@ -56,7 +59,7 @@ export const PlateView = memo(function PlateView({
                   ? colour.faint
                   : colour.ink
           }
-          strokeWidth={WIDTH[mark.ink]}
+          strokeWidth={WIDTH[mark.ink] * thick}
           strokeLinejoin="round"
           strokeLinecap="round"
         />

@@ -5,6 +5,7 @@ import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { t } from '../text/en/components';
 import { PauseMark } from './Marks';
 import { OutboxLine } from './OutboxLine';
+import { RoomSign, type RoomName } from './RoomSign';
 import { colour, font, space, stroke, TABLET, TARGET, typeSize, WIDE } from './tokens';
 import { Small, TextSize } from './Words';
 
@@ -12,25 +13,27 @@ import { Small, TextSize } from './Words';
 export const EATEN = { href: '/eaten', label: t.eaten } as const;
 
 const ROOMS: readonly {
+  readonly room: RoomName;
   readonly href: Href;
   readonly label: string;
   readonly match: RegExp;
   readonly wide?: true;
 }[] = [
-  { href: '/', label: t.start, match: /^\/$/ },
-  { href: '/week', label: t.week, match: /^\/(week|place|walk|eaters)/ },
-  { href: '/new', label: t.newFind, match: /^\/new/ },
-  { href: '/finds', label: t.finds, match: /^\/finds?(\/|$)/ },
+  { room: 'start', href: '/', label: t.start, match: /^\/$/ },
+  { room: 'week', href: '/week', label: t.week, match: /^\/(week|place|walk|eaters)/ },
+  { room: 'new', href: '/new', label: t.newFind, match: /^\/new/ },
+  { room: 'finds', href: '/finds', label: t.finds, match: /^\/finds?(\/|$)/ },
   // On a phone the way there is at the head of the finds.
   {
+    room: 'pantry',
     href: '/pantry',
     label: t.pantry,
     match: /^\/(pantry|batch|portion|labels|scan|taste|recall|logbook)/,
     wide: true,
   },
-  { href: '/practice', label: t.practice, match: /^\/practice/, wide: true },
-  { href: '/guide', label: t.guide, match: /^\/(guide|taxon|pair|card)/ },
-  { ...EATEN, match: /^\/eaten/ },
+  { room: 'practice', href: '/practice', label: t.practice, match: /^\/practice/, wide: true },
+  { room: 'guide', href: '/guide', label: t.guide, match: /^\/(guide|taxon|pair|card)/ },
+  { room: 'eaten', ...EATEN, match: /^\/eaten/ },
 ];
 
 const IN_FINDS = ROOMS.find(({ href }) => href === '/pantry')?.match ?? /^$/;
@@ -54,6 +57,8 @@ interface ScreenProps {
   readonly strip?: React.ReactNode;
   /** Lets the children lay themselves out in panes instead of scrolling as one. */
   readonly panes?: boolean;
+  /** Uses the whole width of a wide screen, for what is drawn along it. */
+  readonly full?: boolean;
   /** Leaves the rooms out below, for a screen whose strip takes their place. */
   readonly rooms?: boolean;
   /** What is shown; where it changes, the screen starts at its top again. */
@@ -61,7 +66,7 @@ interface ScreenProps {
 }
 
 /** The frame of every screen: rooms at the side when wide, at the thumb when narrow. */
-export function Screen({ children, strip, panes = false, rooms = true, shown }: ScreenProps) {
+export function Screen({ children, strip, panes = false, full = false, rooms = true, shown }: ScreenProps) {
   const scroller = useRef<ScrollView>(null);
   useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [shown]);
   const wide = useWide();
@@ -77,7 +82,7 @@ export function Screen({ children, strip, panes = false, rooms = true, shown }: 
           <ScrollView
             ref={scroller}
             style={styles.main}
-            contentContainerStyle={[styles.content, wide && styles.contentWide]}
+            contentContainerStyle={[styles.content, wide && styles.contentWide, full && styles.contentFull]}
           >
             {children}
           </ScrollView>
@@ -111,11 +116,13 @@ function Rooms({ side = false }: { readonly side?: boolean }) {
 }
 
 function Room({
+  room,
   href,
   label,
   side,
   here,
 }: {
+  readonly room: RoomName;
   readonly href: Href;
   readonly label: string;
   readonly side: boolean;
@@ -134,6 +141,7 @@ function Room({
           here && (side ? styles.sideHere : styles.here),
         ])}
       >
+        <RoomSign room={room} colour={side ? colour.onRooms : here ? colour.ink : colour.inkSoft} />
         <Small
           on={side ? 'dark' : 'light'}
           style={[side && styles.onRooms, (here || over) && styles.hereText]}
@@ -155,7 +163,14 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row' },
   main: { flex: 1, minHeight: 0 },
   content: { padding: space.l, gap: space.m, paddingBottom: space.xl },
-  contentWide: { maxWidth: 1000, width: '100%', paddingHorizontal: space.xl, paddingTop: space.xl },
+  contentWide: {
+    maxWidth: 1000,
+    width: '100%',
+    alignSelf: 'center',
+    paddingHorizontal: space.xl,
+    paddingTop: space.xl,
+  },
+  contentFull: { maxWidth: 1600 },
   // In large letters they stand in two rows.
   below: {
     flexDirection: 'row',
@@ -168,7 +183,8 @@ const styles = StyleSheet.create({
     flexGrow: 1,
     minWidth: typeSize(52),
     minHeight: 54,
-    paddingHorizontal: space.xs,
+    paddingHorizontal: 2,
+    paddingTop: 2,
     alignItems: 'center',
     justifyContent: 'center',
     borderTopWidth: stroke.thick,
@@ -177,12 +193,14 @@ const styles = StyleSheet.create({
   here: { borderTopColor: colour.ink },
   onRooms: { color: colour.onRooms },
   hereText: { fontFamily: font.readBold },
-  side: { width: typeSize(104), backgroundColor: colour.rooms, paddingVertical: space.l },
+  side: { width: typeSize(124), backgroundColor: colour.rooms, paddingVertical: space.l },
   mark: { alignItems: 'center', paddingBottom: space.xl },
   sideRoom: {
     minHeight: TARGET,
-    justifyContent: 'center',
-    paddingLeft: space.l,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s,
+    paddingLeft: space.m,
     borderLeftWidth: 4,
     borderLeftColor: 'transparent',
   },

@@ -13,6 +13,7 @@ import {
   Grow,
   Row,
 } from '../../components';
+import { TaxonSmall } from '../../components/plates/late';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
 import { t } from '../../text/en/findLine';
@@ -61,17 +62,7 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
     <View role="listitem">
       <Link href={{ pathname: screenOf(find, blind), params: { id: find.id } }} asChild>
         <Pressable role="link" style={styles.line}>
-          <View style={styles.mark} role="img" aria-label={outcome ? OUTCOME[outcome] : t.inCheck}>
-            {outcome ? (
-              <OutcomeMark
-                outcome={outcome}
-                size={26}
-                colour={outcome === 'collect' ? colour.collect : colour.ink}
-              />
-            ) : (
-              <View style={styles.openMark} />
-            )}
-          </View>
+          <TaxonSmall of={blind ? undefined : find.target} />
           <Grow>
             <Row gap="m" align="baseline">
               <Strong numberOfLines={1} style={styles.grow}>
@@ -83,6 +74,17 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
               {[dayWords(new Date(find.startedAt), today), by, find.placeNote].filter(Boolean).join(' · ')}
             </Small>
           </Grow>
+          <View style={styles.mark} role="img" aria-label={outcome ? OUTCOME[outcome] : t.inCheck}>
+            {outcome ? (
+              <OutcomeMark
+                outcome={outcome}
+                size={26}
+                colour={outcome === 'collect' ? colour.collect : colour.ink}
+              />
+            ) : (
+              <View style={styles.openMark} />
+            )}
+          </View>
         </Pressable>
       </Link>
       <Rule />

@@ -1,19 +1,9 @@
 import { Pressable, View } from 'react-native';
 import type { CompiledTaxon } from '@pause/core';
-import {
-  Button,
-  Chip,
-  ChipRow,
-  Heading,
-  Input,
-  Notice,
-  Rule,
-  Small,
-  SmallStrong,
-  Strong,
-} from '../../components';
+import { Chip, ChipRow, Heading, Input, Notice, Rule, Small, SmallStrong, Strong } from '../../components';
 import { DidYouMean } from '../../components/names/late';
 import type { searchTaxa } from '../../components/names/search';
+import { TaxonSmall } from '../../components/plates/late';
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { t } from '../../text/en/newFind';
@@ -33,12 +23,15 @@ export function QuickTaxa({
       <Heading>{t.oneOfThese}</Heading>
       <View role="group" aria-label={t.foundBeforeOrAboutNow} style={styles.before}>
         {taxa.map((taxon) => (
-          <Button
+          <Pressable
             key={taxon.id}
-            label={CommonName(taxon.id)}
-            tone="outline"
+            role="button"
             onPress={() => onChoose(taxon)}
-          />
+            style={({ pressed }) => [styles.quick, pressed && styles.pressed]}
+          >
+            <TaxonSmall of={taxon.id} height={72} />
+            <SmallStrong style={styles.quickName}>{CommonName(taxon.id)}</SmallStrong>
+          </Pressable>
         ))}
       </View>
     </View>
@@ -120,6 +113,7 @@ export function Matches({
               onPress={() => onChoose(taxon)}
               style={({ pressed }) => [styles.taxon, pressed && styles.pressed]}
             >
+              <TaxonSmall of={taxon.id} height={60} />
               <View style={styles.grow}>
                 <Strong>
                   {CommonName(taxon.id)}

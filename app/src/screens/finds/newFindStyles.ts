@@ -6,6 +6,19 @@ import { space, typeSize, corner, stroke, colour, TARGET } from '../../component
 export const styles = StyleSheet.create({
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  quick: {
+    flexGrow: 1,
+    flexBasis: typeSize(92),
+    maxWidth: typeSize(132),
+    alignItems: 'center',
+    gap: 2,
+    padding: space.xs,
+    borderRadius: corner,
+    borderWidth: stroke.thin,
+    borderColor: colour.line,
+    backgroundColor: colour.card,
+  },
+  quickName: { textAlign: 'center' },
   plan: {
     flexGrow: 1,
     flexBasis: typeSize(92),

@@ -19,6 +19,7 @@ import {
   Grow,
 } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { usualStage } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/card';
 import { listed } from '../../text/messages';
@@ -105,7 +106,7 @@ function Against({ target, other }: { readonly target: CompiledTaxon; readonly o
   const parts = partings(guide, target, other, undefined)
     .filter((p) => !seen.has(p.group) && seen.add(p.group))
     .slice(0, MOST);
-  const stage = other.taxon.stages[Math.min(1, other.taxon.stages.length - 1)];
+  const stage = usualStage(other);
   return (
     <View style={styles.against}>
       <View style={styles.small}>

@@ -26,6 +26,7 @@ import { searchTaxa } from '../../components/names/search';
 import { SharedName } from '../../components/names/SharedName';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { usualStage } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/guide';
@@ -165,7 +166,7 @@ function Entry({
   readonly name: string | undefined;
   readonly onOpen: () => void;
 }) {
-  const stage = taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+  const stage = usualStage(taxon);
   return (
     <Pressable
       role="link"
@@ -173,16 +174,14 @@ function Entry({
       style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
     >
       <View style={styles.plate}>
-        {stage ? (
-          <TaxonDrawing
-            taxon={taxon}
-            stage={stage}
-            height={HIGH}
-            detail="small"
-            accent={NOTHING}
-            scale={false}
-          />
-        ) : null}
+        <TaxonDrawing
+          taxon={taxon}
+          stage={stage}
+          height={HIGH}
+          detail="small"
+          accent={NOTHING}
+          scale={false}
+        />
         {taxon.grade === 'none' ? null : (
           <View style={styles.harm}>
             <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>

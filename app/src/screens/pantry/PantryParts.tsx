@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { tasteState } from '@pause/core/pantry/tasting';
 import { Heading, Rule, Button } from '../../components';
 import { LinkRow } from '../../components/LinkRow';
+import { TaxonSmall } from '../../components/plates/late';
 import { type BatchPage, type Pantry, leftIn, type PortionPage, sourceOf } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
 import { dayWords } from '../../text/days';
@@ -42,6 +43,7 @@ export function Shelf({ title, batches, pantry, held, now, first = 8 }: ShelfPro
           <LinkRow
             key={batch.id}
             href={{ pathname: '/batch/[id]', params: { id: batch.id } }}
+            before={<TaxonSmall of={batch.fields.contents?.[0]?.taxon} height={52} />}
             name={batch.fields.name ?? t.aBatch}
             line={lineOf(batch, now)}
             end={held.has(batch.id) ? t.inQuestion : endOf(pantry, batch)}
@@ -96,6 +98,7 @@ export function Tastes({ pantry, now }: { readonly pantry: Pantry; readonly now:
             <LinkRow
               key={id}
               href={{ pathname: '/taste/[id]', params: { id } }}
+              before={<TaxonSmall of={taxon} height={52} />}
               name={`${CommonName(taxon)}: ${eater}`}
               line={
                 state.state === 'waiting'

@@ -1,25 +1,20 @@
-import { useRouter, Link } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View, Pressable } from 'react-native';
+import { View } from 'react-native';
 import { type CompiledTaxon, currentFields } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
-import { suits } from '@pause/core/outings';
-import type { When } from '@pause/core/season';
-import { Button, Small, SmallStrong, Heading, Rule, Strong } from '../../components';
-import type { Looked, Question, Ahead } from '../../deciding/season/look';
+import { Button, Small, SmallStrong } from '../../components';
+import type { Looked, Question } from '../../deciding/season/look';
 import { useAct, useApp } from '../../notebook/store';
 import { type Place, type EaterPage, useDay } from '../../notebook/usePlaces';
 import { t as placesText } from '../../text/en/places';
 import { t } from '../../text/en/week';
-import { CommonName, lowerFirst } from '../../text/names';
-import { isoDayName, WHEN, whyWords } from '../../text/places';
+import { CommonName } from '../../text/names';
+import { isoDayName } from '../../text/places';
 import { loadWeather, forgetWeather } from './weather';
 import { styles } from './weekStyles';
-import { type Range, WindowAxis, WindowBar, windowWords } from './WindowBar';
 
 /** The parts of a week. */
-
-const FIRST = 4;
 
 export interface WeekProps {
   readonly looked: Looked;
@@ -141,94 +136,6 @@ export function Ways() {
       ))}
       <Button label={placesText.places} tone="outline" onPress={() => router.push('/places')} />
       <Button label={placesText.whoEatsAlong} tone="outline" onPress={() => router.push('/eaters')} />
-    </View>
-  );
-}
-
-interface Entry {
-  readonly one: Ahead;
-  readonly place: Place;
-  readonly part: { readonly name: string };
-  readonly suit: ReturnType<typeof suits>;
-}
-
-export function Block({
-  when,
-  entries,
-  range,
-  today,
-}: {
-  readonly when: When;
-  readonly entries: readonly Entry[];
-  readonly range: Range;
-  readonly today: number;
-}) {
-  const [all, setAll] = useState(false);
-  if (entries.length === 0) return null;
-  const shown = all || when !== 'later' ? entries : entries.slice(0, FIRST);
-  return (
-    <View style={styles.block}>
-      <Heading>{WHEN[when]}</Heading>
-      <WindowAxis range={range} today={today} />
-      <View role="list" aria-label={WHEN[when]}>
-        <Rule strong />
-        {shown.map((entry) => (
-          <Line
-            key={`${entry.one.taxon} ${entry.one.part} ${entry.place.id}`}
-            {...entry}
-            range={range}
-            today={today}
-          />
-        ))}
-      </View>
-      {shown.length < entries.length ? (
-        <Button
-          label={placesText.more(entries.length - shown.length)}
-          tone="plain"
-          style={styles.start}
-          onPress={() => setAll(true)}
-        />
-      ) : null}
-    </View>
-  );
-}
-
-function Line({
-  one,
-  place,
-  part,
-  suit,
-  range,
-  today,
-}: Entry & { readonly range: Range; readonly today: number }) {
-  const because = one.why ? whyWords(one.why) : '';
-  const minding = suit.matches.map(
-    ({ name, caution }) =>
-      `${caution.level === 'rules-out' ? t.notFor : t.askFirstFor} ${name}: ${lowerFirst(caution.text)}`,
-  );
-  return (
-    <View role="listitem">
-      <Link href={{ pathname: '/place/[id]', params: { id: place.id } }} asChild>
-        <Pressable role="link" style={styles.line}>
-          <View style={styles.first}>
-            <Strong style={styles.grow}>{CommonName(one.taxon)}</Strong>
-            <SmallStrong>{part.name}</SmallStrong>
-          </View>
-          <Small>{place.name}</Small>
-          <WindowBar
-            begins={one.begins}
-            ends={one.ends}
-            range={range}
-            today={today}
-            label={windowWords(one.begins, one.ends)}
-          />
-          {because ? <Small soft>{because}</Small> : null}
-          {minding.map((text) => (
-            <SmallStrong key={text}>{text}</SmallStrong>
-          ))}
-        </Pressable>
-      </Link>
-      <Rule />
     </View>
   );
 }

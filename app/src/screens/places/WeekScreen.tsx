@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import { isCollectable } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
 import { suits, notWorthIt } from '@pause/core/outings';
-import type { When } from '@pause/core/season';
-import { Screen, Loading, Title, Notice, Small, Button, useWide, SmallStrong, Body } from '../../components';
+import { Screen, Loading, Title, Notice, Small, Button, SmallStrong, Body } from '../../components';
 import { guide } from '../../deciding/guide';
 import { stopLooking } from '../../deciding/season/client';
 import { useApp } from '../../notebook/store';
@@ -13,8 +12,9 @@ import { t as placesText } from '../../text/en/places';
 import { t } from '../../text/en/week';
 import { CommonName, lowerFirst } from '../../text/names';
 import { AllLookAgain } from './LookAgain';
+import { SeasonChart } from './SeasonChart';
 import { useAhead } from './useAhead';
-import { type WeekProps, Block, Ways, Never, Weather } from './WeekParts';
+import { type WeekProps, Ways, Never, Weather } from './WeekParts';
 import { styles } from './weekStyles';
 import type { Range } from './WindowBar';
 
@@ -53,7 +53,7 @@ export function WeekScreen() {
     );
   }
   return (
-    <Screen>
+    <Screen full>
       <View>
         <Title>{t.whatIsWorthGoingFor}</Title>
         {looked ? <Small soft>{WEEKDAY.format(new Date(`${isoOf(looked.today)}T12:00:00Z`))}</Small> : null}
@@ -94,40 +94,24 @@ function Underway({ share }: { readonly share: number | undefined }) {
 }
 
 function Week({ looked, places, eaters, question, onWeather }: WeekProps) {
-  const wide = useWide();
   const demo = useApp((state) => state.me.person?.demo === true);
   const { list, today, simulated, stoppedAt } = looked;
   const range: Range = { from: today - BACK, to: today + AHEAD };
   const { worth, rest, never } = sortedBy(list, places, eaters);
-  const blocks = (all: readonly When[]) =>
-    all.map((when) => (
-      <Block
-        key={when}
-        when={when}
-        entries={worth.filter(({ one }) => one.when === when)}
-        range={range}
-        today={today}
-      />
-    ));
   return (
     <>
       {stoppedAt === undefined ? null : (
         <SmallStrong>{t.itWasStoppedPercentOf(Math.round(stoppedAt * 100))}</SmallStrong>
       )}
       {list.length === 0 ? <Body>{t.nothingThatWasSeenAtYour}</Body> : null}
-      <View style={wide ? styles.columns : styles.column}>
-        <View style={[styles.column, wide && styles.grow]}>{blocks(['last', 'now'])}</View>
-        <View style={[styles.column, wide && styles.grow]}>
-          {blocks(['soon', 'later'])}
-          {rest.length > 0 ? (
-            <Small soft>
-              {t.leftOutSinceNobodyOf(
-                [...new Set(rest.map(({ one }) => CommonName(one.taxon)))].map(lowerFirst).join(', '),
-              )}
-            </Small>
-          ) : null}
-        </View>
-      </View>
+      <SeasonChart entries={worth} range={range} today={today} />
+      {rest.length > 0 ? (
+        <Small soft>
+          {t.leftOutSinceNobodyOf(
+            [...new Set(rest.map(({ one }) => CommonName(one.taxon)))].map(lowerFirst).join(', '),
+          )}
+        </Small>
+      ) : null}
       <Small soft>
         {t.thickWhereItIsLikelier(
           simulated

@@ -45,6 +45,10 @@ const WhomToCall = latePart(
   () => import('./WhomToCall').then((m) => m.WhomToCall),
   () => null,
 );
+const Today = latePart(
+  () => import('./Today').then((m) => m.Today),
+  () => null,
+);
 const SHOWN = 5;
 
 /**
@@ -136,7 +140,10 @@ function Notebook() {
       {settled && demoOffered && !person?.account ? <DemoDoor /> : null}
       {settled ? null : <Loading what={t.openingTheNotebook} />}
       <View style={wide ? styles.columns : undefined}>
-        <Block title={t.goingOn} label={t.findsThatAreNotDecided} finds={open} today={today} />
+        <View style={styles.column}>
+          <Block title={t.goingOn} label={t.findsThatAreNotDecided} finds={open} today={today} />
+          {settled ? <Today /> : null}
+        </View>
         <Block title={t.foundLately} label={t.findsDecidedLately} finds={lately} today={today} />
       </View>
       {settled && items.length === 0 ? (
@@ -192,6 +199,8 @@ function Block({
 
 const styles = StyleSheet.create({
   columns: { flexDirection: 'row', gap: space.xl * 1.5, alignItems: 'flex-start' },
+  // A strip in it is pushed sideways, and must not make it wider.
+  column: { gap: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 0 },
   block: { gap: space.s, marginTop: space.m, flexGrow: 1, flexShrink: 1, flexBasis: 'auto', minWidth: 320 },
   begin: { alignSelf: 'flex-start', minWidth: 320 },
   ways: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl },

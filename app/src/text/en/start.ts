@@ -31,4 +31,10 @@ export const t = messages('start', {
   pauseNeverSaysThatAnything: (count: number) =>
     `Pause never says that anything is safe. Its guide covers ${count} kinds; it is general knowledge, and ` +
     `no local expert has reviewed it. Ask the owner, the law of the place, and someone who knows.`,
+  due: 'Due',
+  aWalk: 'A walk',
+  aBatch: 'A batch',
+  beingMade: 'being made',
+  aboutNow: 'About this month',
+  byTheGuideNotSeen: 'Usual by the guide; nobody has seen it for you.',
 });

@@ -21,6 +21,7 @@ export const t = messages('week', {
     'height of its station.',
   planAWalk: 'Plan a walk',
   theWalkOf: (isoDayName: string) => `The walk of ${isoDayName}`,
+  partAt: (part: string, place: string) => `${part} · ${place}`,
   notFor: 'Not for',
   askFirstFor: 'Ask first for',
   whatIsWorthGoingFor: 'What is worth going for',

@@ -27,6 +27,7 @@ import {
 import { BADGE, Badges, type Badge } from '../../../components/plates/Badges';
 import { StatePicture } from '../../../components/plates/StatePicture';
 import { PlateDrawing } from '../../../components/plates/TaxonDrawing';
+import { usualStage } from '../../../components/plates/TaxonSmall';
 import { usePlates, type Plates } from '../../../components/plates/usePlates';
 import { guide } from '../../../deciding/guide';
 import { t } from '../../../text/en/sideBySide';
@@ -128,8 +129,7 @@ const NOTHING: ReadonlySet<string> = new Set();
 /** Both at the recorded stage, or at the middle one of what they go through. */
 const atStage = (stages: SideBySideProps['stages'], taxon: CompiledTaxon): AtStage => ({
   taxon,
-  stage: (stages?.find((s) => taxon.taxon.stages.includes(s)) ??
-    taxon.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)]) as StageId,
+  stage: stages?.find((s) => taxon.taxon.stages.includes(s)) ?? usualStage(taxon),
 });
 
 interface DrawingsProps extends Pick<SideBySideProps, 'mine'> {

@@ -5,6 +5,7 @@ import { type FindRecord, type TaxonId, isCollectable } from '@pause/core';
 import type { Identification, Candidate } from '@pause/core/advice/identify';
 import { Button, Chip, Rule, Small, SmallStrong, Strong } from '../../../components';
 import { TaxonDrawing } from '../../../components/plates/TaxonDrawing';
+import { usualStage } from '../../../components/plates/TaxonSmall';
 import { guide } from '../../../deciding/guide';
 import { changeContext } from '../../../notebook/actions';
 import { useAct } from '../../../notebook/store';
@@ -168,7 +169,7 @@ function CandidateLine({
   readonly onOpen: () => void;
 }) {
   const taxon = guide.taxon(candidate.taxon);
-  const stage = taxon?.taxon.stages[Math.min(1, taxon.taxon.stages.length - 1)];
+  const stage = taxon && usualStage(taxon);
   return (
     <View style={styles.candidate}>
       <View style={styles.plate}>
