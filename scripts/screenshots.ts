@@ -58,7 +58,7 @@ async function howMuch(page: Page): Promise<void> {
 }
 /** Looks at one thing of the first find, and takes it. */
 async function wood(page: Page): Promise<void> {
-  await page.getByRole('group', { name: 'Where' }).getByRole('radio').nth(1).click();
+  await page.getByRole('radiogroup', { name: 'Where' }).getByRole('radio').nth(1).click();
   await page.getByRole('list', { name: 'What can be looked at' }).getByRole('button').first().click();
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
   await tap(page, 'Collect');

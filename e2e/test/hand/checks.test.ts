@@ -183,7 +183,19 @@ test('the guide: a name in another language, a name of two taxa, a page, a pair,
   await page.getByRole('link', { name: /^Ramsons / }).click();
   await page.waitForURL(/taxon\/allium-ursinum$/);
   await page.getByRole('heading', { name: 'Ramsons', level: 1 }).waitFor();
-  expect(await page.getByRole('list', { name: 'Plates by stage' }).getByRole('listitem').count()).toBe(3);
+  // One large plate by stage, with numbers that say what is stated; swiped, or stepped through.
+  const numbers = page.getByRole('group', { name: 'In flower' }).getByRole('button');
+  await numbers.first().click();
+  await page.getByRole('status').getByText('one of its sure signs', { exact: false }).waitFor();
+  expect(await numbers.count()).toBeGreaterThan(4);
+  await page.getByRole('group', { name: 'In flower' }).evaluate((plate) => {
+    let row = plate.parentElement;
+    while (row && row.scrollWidth <= row.clientWidth) row = row.parentElement;
+    row?.scrollTo({ left: 0 });
+  });
+  await page.getByRole('group', { name: 'Leaves only' }).getByRole('button').first().waitFor();
+  await button(page, 'Then: In flower').click();
+  await numbers.first().waitFor();
   await page.getByRole('link', { name: /^Lily of the valley/ }).click();
   await page.getByRole('heading', { name: 'Where they part' }).waitFor();
   await page.goBack();

@@ -11,7 +11,7 @@ const recordedOf = async (page: Page, field: string) =>
     .map(({ body }) => body.value as { at: string }[]);
 /** Looks at one thing of the find and puts it down, by whatever way it is shown. */
 async function lookOnce(page: Page, organ: number): Promise<void> {
-  await page.getByRole('group', { name: 'Where' }).getByRole('radio').nth(organ).click();
+  await page.getByRole('radiogroup', { name: 'Where' }).getByRole('radio').nth(organ).click();
   await page.getByRole('list', { name: 'What can be looked at' }).getByRole('button').first().click();
   await page
     .getByRole('button', { name: /^(Put it down|Look at something else|Back)$/ })
@@ -20,7 +20,7 @@ async function lookOnce(page: Page, organ: number): Promise<void> {
   const read = page.getByRole('button', { name: /^(Put it down|Look at something else)$/ });
   if ((await read.count()) > 0) await read.click();
   else await answers(page).first().click();
-  await page.getByRole('heading', { name: 'Look closer' }).waitFor();
+  await page.getByRole('radiogroup', { name: 'Where' }).waitFor();
 }
 
 test('a walk of five finds on a phone, without a network; it is sent later and can be walked again', async () => {

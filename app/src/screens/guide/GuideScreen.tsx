@@ -10,7 +10,6 @@ import {
   Notice,
   Screen,
   Small,
-  SmallStrong,
   space,
   Strong,
   stroke,
@@ -25,13 +24,11 @@ import { NameField } from '../../components/names/NameField';
 import { searchTaxa } from '../../components/names/search';
 import { SharedName } from '../../components/names/SharedName';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
-import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
-import { usualStage } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/guide';
 import { usualIn } from '../../text/months';
-import { CommonName, GRADE } from '../../text/names';
+import { GuideEntry } from './GuideEntry';
 
 const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string }[] = [
   { id: 'all', label: t.all },
@@ -40,7 +37,6 @@ const GRADES: readonly { readonly id: HarmGrade | 'all'; readonly label: string 
   { id: 'serious', label: t.serious },
   { id: 'unpleasant', label: t.unpleasant },
 ];
-const NOTHING = new Set<string>();
 
 /** What is looked for, and what of the guide is like that. */
 function useSearch() {
@@ -95,7 +91,7 @@ export function GuideScreen() {
         contentContainerStyle={styles.page}
         initialNumToRender={4}
         renderItem={({ item }) => (
-          <Entry taxon={item.taxon} name={item.name} onOpen={() => open(item.taxon)} />
+          <GuideEntry taxon={item.taxon} name={item.name} onOpen={() => open(item.taxon)} />
         )}
       />
     </Screen>
@@ -157,51 +153,6 @@ function BodyPlans({ search: { plan, setPlan } }: SearchProps) {
   );
 }
 
-function Entry({
-  taxon,
-  name,
-  onOpen,
-}: {
-  readonly taxon: CompiledTaxon;
-  readonly name: string | undefined;
-  readonly onOpen: () => void;
-}) {
-  const stage = usualStage(taxon);
-  return (
-    <Pressable
-      role="link"
-      onPress={onOpen}
-      style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
-    >
-      <View style={styles.plate}>
-        <TaxonDrawing
-          taxon={taxon}
-          stage={stage}
-          height={HIGH}
-          detail="small"
-          accent={NOTHING}
-          scale={false}
-        />
-        {taxon.grade === 'none' ? null : (
-          <View style={styles.harm}>
-            <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>
-          </View>
-        )}
-      </View>
-      <Strong>{CommonName(taxon.id)}</Strong>
-      {name ? <Small>{name}</Small> : null}
-      <Small soft style={styles.scientific}>
-        {taxon.taxon.scientificName}
-      </Small>
-      {taxon.grade === 'none' ? (
-        <Small soft>{taxon.taxon.parts.length > 0 ? t.isWanted : GRADE.none}</Small>
-      ) : null}
-    </Pressable>
-  );
-}
-/** The height of a plate on the wall, px. */
-const HIGH = 148;
-
 /** As many columns as plates with their names have room for. */
 function useColumns(): number {
   const wide = useWide();
@@ -227,24 +178,5 @@ const styles = StyleSheet.create({
   bleed: { marginHorizontal: -space.l },
   inset: { paddingHorizontal: space.l },
   shelf: { gap: space.m },
-  // Also where the last shelf is not full.
-  entry: { flex: 1, maxWidth: '50%', paddingBottom: space.l, gap: 1 },
-  plate: {
-    alignItems: 'center',
-    backgroundColor: colour.card,
-    paddingVertical: space.s,
-    marginBottom: space.xs,
-    overflow: 'hidden',
-  },
-  harm: {
-    position: 'absolute',
-    left: 0,
-    bottom: 0,
-    backgroundColor: colour.leave,
-    paddingHorizontal: space.s,
-    paddingVertical: 2,
-  },
-  pressed: { opacity: 0.6 },
   grow: { flex: 1 },
-  scientific: { fontStyle: 'italic' },
 });

@@ -1,0 +1,78 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { CompiledTaxon } from '@pause/core';
+import { colour, Small, SmallStrong, space, Strong } from '../../components';
+import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
+import { usualStage } from '../../components/plates/TaxonSmall';
+import { t } from '../../text/en/guide';
+import { CommonName, GRADE, harmLine } from '../../text/names';
+
+const NOTHING = new Set<string>();
+
+/** A taxon on the wall of plates. */
+export function GuideEntry({
+  taxon,
+  name,
+  onOpen,
+}: {
+  readonly taxon: CompiledTaxon;
+  readonly name: string | undefined;
+  readonly onOpen: () => void;
+}) {
+  const stage = usualStage(taxon);
+  return (
+    <Pressable
+      role="link"
+      aria-label={t.entry(CommonName(taxon.id), taxon.taxon.scientificName, harmLine(taxon.id))}
+      onPress={onOpen}
+      style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
+    >
+      <View style={styles.plate}>
+        <TaxonDrawing
+          taxon={taxon}
+          stage={stage}
+          height={HIGH}
+          detail="small"
+          accent={NOTHING}
+          scale={false}
+        />
+        {taxon.grade === 'none' ? null : (
+          <View style={styles.harm}>
+            <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>
+          </View>
+        )}
+      </View>
+      <Strong>{CommonName(taxon.id)}</Strong>
+      {name ? <Small>{name}</Small> : null}
+      <Small soft style={styles.scientific}>
+        {taxon.taxon.scientificName}
+      </Small>
+      {taxon.grade === 'none' ? (
+        <Small soft>{taxon.taxon.parts.length > 0 ? t.isWanted : GRADE.none}</Small>
+      ) : null}
+    </Pressable>
+  );
+}
+/** The height of a plate on the wall, px. */
+const HIGH = 148;
+
+const styles = StyleSheet.create({
+  // Also where the last shelf is not full.
+  entry: { flex: 1, maxWidth: '50%', paddingBottom: space.l, gap: 1 },
+  plate: {
+    alignItems: 'center',
+    backgroundColor: colour.card,
+    paddingVertical: space.s,
+    marginBottom: space.xs,
+    overflow: 'hidden',
+  },
+  harm: {
+    position: 'absolute',
+    left: 0,
+    bottom: 0,
+    backgroundColor: colour.leave,
+    paddingHorizontal: space.s,
+    paddingVertical: 2,
+  },
+  pressed: { opacity: 0.6 },
+  scientific: { fontStyle: 'italic' },
+});
