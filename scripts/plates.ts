@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
 import { compileGuide } from '@pause/core';
-import { answerPlate, pathData, taxonPlate, type Plate } from '@pause/core/drawing';
+import { answerPlate, lensedPlate, pathData, tellingCharacters, type Plate } from '@pause/core/drawing';
 import { shippedGuide } from '@pause/guide';
 import { BROWSER_FLAGS } from '../e2e/rig';
 import { findChromium } from './lib/chromium';
@@ -48,7 +48,10 @@ const answers = characters.map((c) => {
 const ON_A_SHEET = 24;
 const stages = guide.taxa.flatMap((taxon) => taxon.taxon.stages.map((stage) => ({ taxon, stage })));
 const whole = stages.map(({ taxon, stage }) =>
-  cell(svg(taxonPlate(guide, taxon, stage), 300), `<i>${taxon.taxon.scientificName}</i> ${stage}`),
+  cell(
+    svg(lensedPlate(guide, { taxon, stage }, tellingCharacters(guide, taxon, stage)), 300),
+    `<i>${taxon.taxon.scientificName}</i> ${stage}`,
+  ),
 );
 
 const page = (body: string) =>

@@ -71,6 +71,16 @@ describe('lenses', () => {
     expect(apart(raster(one), raster(two))).toBeGreaterThan(40);
   });
 
+  test('nothing to be seen is shown last, unless it is told by', () => {
+    const at = { taxon: taxon('daphne-mezereum'), stage: 'flowering' as never };
+    const telling = tellingCharacters(guide, at.taxon, at.stage);
+    const one = individual(guide, at.taxon, at.stage, 0);
+    const last = telling.filter((id, i) => i >= 8 && one.state(id) === 'none');
+    expect(last.length).toBeGreaterThan(0);
+    const shown = lensed(at).lenses.map(({ character }) => character);
+    expect(shown.filter((id) => last.includes(id as never))).toEqual([]);
+  });
+
   test('without anything to show through them there are none, and the whole has the sheet', () => {
     const plate = lensed({ taxon: taxon('boletus-edulis'), stage: 'mature' as never }, []);
     expect(plate.lenses).toEqual([]);
@@ -168,4 +178,20 @@ describe('a specimen', () => {
     );
     expect(ANSWER.width).toBeLessThan(plate.width);
   });
+});
+
+test('what belongs to a plant and is not stated is a faint outline, and is named', () => {
+  const cowberry = taxon('vaccinium-vitis-idaea');
+  const without = (organ: string) => {
+    const statements = cowberry.taxon.statements.filter((s) => !s.character.startsWith(organ));
+    const less = { ...cowberry, taxon: { ...cowberry.taxon, statements } } as typeof cowberry;
+    return lensedPlate(guide, { taxon: less, stage: 'fruiting' as never }, []);
+  };
+  const faint = ({ marks }: { readonly marks: readonly Mark[] }) =>
+    marks.filter(({ ink }) => ink === 'faint').length;
+  const whole = lensedPlate(guide, { taxon: cowberry, stage: 'fruiting' as never }, []);
+  expect([whole.unknown, faint(whole)]).toEqual([[], 0]);
+  expect(without('leaf').unknown).toEqual(['leaf']);
+  expect(without('fruit').unknown).toEqual(['fruit']);
+  for (const organ of ['leaf', 'fruit']) expect(faint(without(organ))).toBeGreaterThan(0);
 });

@@ -1,17 +1,8 @@
 import { isColour, isDrawn, type CompiledTaxon, type StageId } from '../../src';
 import { taxonPlate } from '../../src/drawing';
 import { guide } from '../finds';
+import { exchanged } from './exchanged';
 import { apart, raster } from './raster';
-
-/** The same taxon, of which something else is stated at this stage. */
-function exchanged(taxon: CompiledTaxon, stage: StageId, character: string, state: string): CompiledTaxon {
-  const statements = taxon.taxon.statements.map((s) =>
-    s.character === character && (s.stages ?? taxon.taxon.stages).includes(stage)
-      ? { ...s, usual: [state] }
-      : s,
-  );
-  return { ...taxon, taxon: { ...taxon.taxon, statements } } as CompiledTaxon;
-}
 
 /** Every character that some plate is drawn from, with its states. */
 const characters = guide.characters

@@ -135,7 +135,9 @@ describe('two side by side', () => {
   });
 
   test('an empty sheet has no numbers', () => {
-    expect(labels({ ...SHEET, marks: [], parts: [], scale: undefined }, ['cap.shape'], 13)).toEqual([]);
+    expect(
+      labels({ ...SHEET, marks: [], parts: [], unknown: [], scale: undefined }, ['cap.shape'], 13),
+    ).toEqual([]);
   });
 });
 

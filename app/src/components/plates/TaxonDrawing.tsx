@@ -46,6 +46,8 @@ function keep(taxon: CompiledTaxon, name: string, plate: TaxonPlate): TaxonPlate
   return plate;
 }
 
+const FAINT = { leaf: t.faintLeaf, fruit: t.faintFruit } as const;
+
 interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage' | 'detail'> {
   readonly plates: Plates | undefined;
   readonly plate: TaxonPlate | undefined;
@@ -101,6 +103,11 @@ export function PlateDrawing({
           ) : (
             <Small soft>{t.notToScale}</Small>
           )}
+          {plate.unknown.map((organ) => (
+            <Small key={organ} soft>
+              {FAINT[organ]}
+            </Small>
+          ))}
         </View>
       ) : null}
     </View>
@@ -110,6 +117,12 @@ export function PlateDrawing({
 const SCALE = 24;
 const styles = StyleSheet.create({
   drawing: { alignItems: 'center', gap: space.xs },
-  scale: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: SCALE - space.xs },
+  scale: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: space.s,
+    minHeight: SCALE - space.xs,
+  },
   bar: { height: 8, borderColor: colour.ink, borderBottomWidth: 2, borderLeftWidth: 2, borderRightWidth: 2 },
 });

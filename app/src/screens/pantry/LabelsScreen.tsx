@@ -22,6 +22,7 @@ import {
   Row,
   Grow,
 } from '../../components';
+import { TaxonSmall } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { isThere, placesOf, usePantry, type BatchPage, type Pantry } from '../../notebook/pantry';
 import { useApp } from '../../notebook/store';
@@ -149,6 +150,7 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const [name = '', ...lines] = linesOf(batch, pantry, by);
   return (
     <View role="listitem" aria-label={t.labelOf(name)} style={styles.label}>
+      <TaxonSmall of={batch.fields.contents?.[0]?.taxon} height={84} />
       <Grow>
         <Heading style={styles.ink}>{name}</Heading>
         {lines.map((line, at) =>

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import type { Sighting } from '@pause/core';
 import { pickingAt } from '@pause/core/outings';
 import { Heading, Strong, Body, Small, Loading, Rule, SmallStrong, Button } from '../../components';
+import { TaxonSmall } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { type Place, useDay } from '../../notebook/usePlaces';
@@ -73,6 +74,7 @@ export function Coming({ place, places }: { readonly place: Place; readonly plac
             {list.map((one) => (
               <View key={`${one.taxon} ${one.part}`} role="listitem" style={styles.line}>
                 <View style={styles.first}>
+                  <TaxonSmall of={one.taxon} height={48} />
                   <Strong style={styles.grow}>{CommonName(one.taxon)}</Strong>
                   <SmallStrong>{WHEN[one.when]}</SmallStrong>
                 </View>

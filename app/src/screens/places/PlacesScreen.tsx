@@ -15,6 +15,7 @@ import {
   Strong,
   SmallStrong,
 } from '../../components';
+import { TaxonSmall } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
 import { useApp } from '../../notebook/store';
 import { usePlaces, type Place, useDay } from '../../notebook/usePlaces';
@@ -85,6 +86,9 @@ export function PlacesScreen() {
   );
 }
 
+/** So many kinds that were seen at a place stand in its line. */
+const SEEN = 6;
+
 function PlaceLine({
   place,
   number,
@@ -98,6 +102,7 @@ function PlaceLine({
     ({ me: { person } }) => person?.groups.find(({ id }) => id === place.page.group)?.name,
   );
   const dangers = dangerousAt(place.page.sightings, guide);
+  const seen = [...new Set(place.page.sightings.map(({ taxon }) => taxon))].slice(0, SEEN);
   const today = isoOf(useDay());
   return (
     <View role="listitem">
@@ -116,6 +121,13 @@ function PlaceLine({
               {place.withheld ? null : <SmallStrong>{mayWords(place.fields, today)}</SmallStrong>}
             </View>
             <Small soft>{[siteWords(place.fields), group ?? t.yoursAlone].filter(Boolean).join(' · ')}</Small>
+            {seen.length > 0 ? (
+              <View style={styles.seen}>
+                {seen.map((taxon) => (
+                  <TaxonSmall key={taxon} of={taxon} height={44} />
+                ))}
+              </View>
+            ) : null}
             {dangers.length > 0 ? (
               <SmallStrong>{t.dangerousHere(few(dangers.map(commonName)))}</SmallStrong>
             ) : null}

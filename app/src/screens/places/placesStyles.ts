@@ -16,4 +16,5 @@ export const styles = StyleSheet.create({
   form: { maxWidth: 560 },
   block: { gap: space.s, marginTop: space.m },
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'center' },
+  seen: { flexDirection: 'row', flexWrap: 'wrap', gap: space.xs },
 });

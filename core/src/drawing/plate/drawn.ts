@@ -5,9 +5,18 @@ import { wholePlant } from './plant';
 import { subjectOf } from './sketch';
 import type { Whole } from './whole';
 
-/** An individual as a whole, sketched in millimetres; with what is seen of it cut through, where that is wanted. */
-export function drawnWhole(guide: CompiledGuide, one: Individual, kingdom: Kingdom, cutToo: boolean): Whole {
+interface Drawn {
+  readonly one: Individual;
+  readonly kingdom: Kingdom;
+  /** What belongs to it at this stage and is not stated is a faint outline; without a stage it is left out. */
+  readonly stage?: string;
+  /** Whether it is also seen cut through. */
+  readonly cut: boolean;
+}
+
+/** An individual as a whole, sketched in millimetres. */
+export function drawnWhole(guide: CompiledGuide, { one, kingdom, stage, cut }: Drawn): Whole {
   const subject = subjectOf(guide, one);
-  const { parts, sized } = kingdom === 'Fungi' ? wholeFungus(subject, cutToo) : wholePlant(subject);
-  return { parts: parts.filter((part) => part.sketches.length > 0), sized };
+  const whole = kingdom === 'Fungi' ? wholeFungus(subject, cut) : wholePlant(subject, stage);
+  return { ...whole, parts: whole.parts.filter((part) => part.sketches.length > 0) };
 }

@@ -1,7 +1,7 @@
 import type { Mark, Plate } from '../mark';
 import { penFor, type Detail } from './ink';
 import { boxOfSketches } from './sketch';
-import type { Whole } from './whole';
+import type { UnknownOrgan, Whole } from './whole';
 
 /** The sheet of a whole taxon, in units. */
 export const SHEET = { width: 200, height: 240, left: 0, right: 200 } as const;
@@ -23,6 +23,8 @@ export interface Part {
 export interface TaxonPlate extends Plate {
   /** What each part was drawn from, so that it can be pointed at; in the order of drawing. */
   readonly parts: readonly Part[];
+  /** Organs of which nothing is stated: they are drawn as a faint outline. */
+  readonly unknown: readonly UnknownOrgan[];
   /** A length on the sheet and what it is in life; none where no size is stated. */
   readonly scale: { readonly units: number; readonly millimetres: number } | undefined;
 }
@@ -50,7 +52,8 @@ export function onSheet(
   sheet: Sheet = SHEET,
 ): TaxonPlate {
   const { width, height } = sheet;
-  if (whole.parts.length === 0) return { width, height, marks: [], parts: [], scale: undefined };
+  if (whole.parts.length === 0)
+    return { width, height, marks: [], parts: [], unknown: whole.unknown, scale: undefined };
   const box = boxOfWhole(whole);
   const pen = penFor(
     by,
@@ -67,6 +70,7 @@ export function onSheet(
     height,
     marks: parts.flatMap((part) => part.marks),
     parts,
+    unknown: whole.unknown,
     scale: whole.sized ? { units: millimetres * by, millimetres } : undefined,
   };
 }

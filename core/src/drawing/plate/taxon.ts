@@ -29,7 +29,7 @@ export function individualPlate(
   kingdom: Kingdom,
   detail: Detail = 'full',
 ): TaxonPlate {
-  const whole = drawnWhole(guide, one, kingdom, false);
+  const whole = drawnWhole(guide, { one, kingdom, cut: false });
   return onSheet(whole, unitsFor(whole), 0, detail);
 }
 
@@ -65,5 +65,10 @@ export function pairPlates(
 }
 
 function wholeOf(guide: CompiledGuide, { taxon, stage }: AtStage, seed: number, cutToo: boolean) {
-  return drawnWhole(guide, individual(guide, taxon, stage, seed), taxon.taxon.kingdom, cutToo);
+  return drawnWhole(guide, {
+    one: individual(guide, taxon, stage, seed),
+    kingdom: taxon.taxon.kingdom,
+    stage,
+    cut: cutToo,
+  });
 }

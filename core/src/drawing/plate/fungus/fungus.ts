@@ -31,7 +31,9 @@ export function wholeFungus(one: Subject, withSection: boolean): Whole {
   const wide = stated ?? 60;
   const [long, thick] = [one.size('stipe.length') ?? 0, one.size('stipe.width') ?? 0];
   const build = buildOf(one);
-  const upright = standing(one, build, wide, long, thick);
+  const clustered = one.state('growth') === 'clustered' && CLUSTERED.has(build ?? '');
+  const single = standing(one, build, wide, long, thick);
+  const upright = clustered ? [...cluster(single, wide), ...single] : single;
   const shape = one.state('cap.shape') ?? '';
   const whole = one.state('section') === 'cap-and-stem';
   const cut = !withSection
@@ -41,7 +43,11 @@ export function wholeFungus(one: Subject, withSection: boolean): Whole {
       : (build === 'cap' || build === 'funnel') && long > 0 && thick > 0
         ? sectionOf(one, shape, wide, long, thick)
         : [];
-  return { sized: stated !== undefined, parts: [...upright, ...aside(cut, wide)] };
+  return {
+    sized: stated !== undefined,
+    unknown: [],
+    parts: [...upright, ...aside(cut, wide, wide * (clustered ? 1.7 : 1))],
+  };
 }
 
 function standing(one: Subject, build: Build | undefined, wide: number, long: number, thick: number): Part[] {
@@ -74,10 +80,27 @@ function standing(one: Subject, build: Build | undefined, wide: number, long: nu
   return [...ground, ...(under ? [under] : []), ...stem, ...volva, ...veil, ...cap];
 }
 
+/** What grows in clusters as several stems from one spot; shelves and balls have a way of their own. */
+const CLUSTERED: ReadonlySet<string> = new Set(['cap', 'funnel']);
+
+/** Others behind it, smaller and leaning away, as they come out of one spot. */
+function cluster(single: readonly Part[], wide: number): Part[] {
+  const sketches = single.filter(({ of }) => !of.includes('substrate')).flatMap((part) => part.sketches);
+  return [
+    {
+      of: ['growth'],
+      sketches: [
+        ...put(sketches, { scale: 0.72, at: [-wide * 0.14, 0], turn: -22, mirror: true }),
+        ...put(sketches, { scale: 0.6, at: [wide * 0.12, 0], turn: 24 }),
+      ],
+    },
+  ];
+}
+
 /** How large the half that is cut through is drawn, to the whole. */
 const CUT = 0.56;
-const aside = (parts: readonly Part[], wide: number): Part[] =>
+const aside = (parts: readonly Part[], wide: number, room: number): Part[] =>
   parts.map((part) => ({
     ...part,
-    sketches: put(part.sketches, { scale: CUT, at: [wide * (0.54 + CUT / 2), 0] }),
+    sketches: put(part.sketches, { scale: CUT, at: [room * 0.54 + (wide * CUT) / 2, 0] }),
   }));

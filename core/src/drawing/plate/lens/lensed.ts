@@ -34,32 +34,41 @@ const FINE: ReadonlySet<string> = new Set(
   ).split(' '),
 );
 
+/** States in which nothing is to be seen: worth a lens only where that tells it apart. */
+const NOTHING_THERE: ReadonlySet<string> = new Set(
+  'none bare plain no-marks stays same unchanging by-itself separate solid'.split(' '),
+);
+/** So many of what it is told by are shown whatever they are. */
+const TELLING = 8;
+
 /**
  * A whole taxon, and round it through lenses what the whole does not show, or too finely.
  *
  * @param characters what it is told by, most telling first
- * @param most how many lenses there may be
+ * @param how.most how many lenses there may be
+ * @param how.hand whose hand it is drawn by: the same number draws the same lines
  */
 export function lensedPlate(
   guide: CompiledGuide,
   { taxon, stage }: AtStage,
   characters: readonly string[],
-  most = 8,
+  { most = 8, hand = 0 }: { readonly most?: number; readonly hand?: number } = {},
 ): LensedPlate {
   const one = individual(guide, taxon, stage, 0);
-  const whole = drawnWhole(guide, one, taxon.taxon.kingdom, true);
+  const whole = drawnWhole(guide, { one, kingdom: taxon.taxon.kingdom, stage, cut: true });
   const shown = new Set(whole.parts.flatMap((part) => part.of));
   const drawable = characters.filter((id) => {
     const state = one.state(id);
     return state !== undefined && hasInset(guide, id, state);
   });
+  const isLast = (id: string) => NOTHING_THERE.has(one.state(id) ?? '') && characters.indexOf(id) >= TELLING;
   const hidden = drawable.filter((id) => !shown.has(id));
   const fine = drawable.filter((id) => shown.has(id) && FINE.has(id));
-  const chosen = [...hidden, ...fine].slice(0, most);
+  const chosen = [...hidden.filter((id) => !isLast(id)), ...fine, ...hidden.filter(isLast)].slice(0, most);
   const rows = rowsFor(chosen.length);
   const radius = Math.max(SMALLEST, Math.min(LARGEST, WIDE_SHEET.height / Math.max(1, rows) / 2 - GAP / 2));
   const sheet = sheetFor(chosen.length, 2 * radius + GAP);
-  const plate = onSheet(whole, unitsFor(whole, sheet), 0, 'full', sheet);
+  const plate = onSheet(whole, unitsFor(whole, sheet), hand, 'full', sheet);
   const lenses = around(chosen, radius + 1, (id, aside) => anchorOf(plate, id, aside)).map(
     ({ id, at, to }): Tied => ({ character: id, at, to, radius: radius - 1 }),
   );

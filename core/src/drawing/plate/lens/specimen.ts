@@ -33,7 +33,7 @@ export function specimenPlate(
   kingdom: Kingdom,
   parts: readonly Touchable[],
 ): SpecimenPlate {
-  const whole = drawnWhole(guide, one, kingdom, false);
+  const whole = drawnWhole(guide, { one, kingdom, cut: false });
   const sheet = sheetFor(parts.length, COLUMN);
   const plate = onSheet(whole, unitsFor(whole, sheet), 0, 'full', sheet);
   const charactersOf = new Map(parts.map(({ id, characters }) => [id, characters]));

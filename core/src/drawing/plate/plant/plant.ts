@@ -9,6 +9,7 @@ import type { Growth } from './nodes';
 import { barkOf, holdOf, thornsOf } from './onStem';
 import { stemsOf } from './stem';
 import { topped } from './topped';
+import { faintParts, unknownOrgans } from './unknown';
 
 /** What its leaves are drawn from: of what is divided into threads or many segments, no outline shows. */
 function ofLeaves(one: Subject): string[] {
@@ -26,11 +27,13 @@ function ofLeaves(one: Subject): string[] {
 }
 
 /** A herb with its root, or a twig of what is woody, with its leaves, flowers and fruits where they grow. */
-export function wholePlant(one: Subject): Whole {
+export function wholePlant(one: Subject, stage?: string): Whole {
   const growth = growthOf(one);
   const { axes, high } = growth;
+  const unknown = unknownOrgans(one, stage);
   return {
     sized: growth.sized,
+    unknown,
     parts: [
       { of: ['root.form', 'root.skin'], sketches: growth.whole ? rootBelow(one, high) : [] },
       ...(growth.backLeaves.length > 0
@@ -42,6 +45,7 @@ export function wholePlant(one: Subject): Whole {
       ...thornsOf(one, growth.woody ? axes : []),
       { of: ofLeaves(one), sketches: leavesOf(one, growth, growth.leaves) },
       ...topped(one, growth),
+      ...faintParts(unknown, one, growth),
       ...(axes.length === 0 ? pieceOfStem(one, growth) : []),
     ],
   };
