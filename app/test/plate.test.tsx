@@ -1,9 +1,12 @@
 import './guide';
-import { cleanup, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { individual, taxonPlate, writtenPlate } from '@pause/core/drawing';
 import { colour } from '../src/components';
 import { AnswerDrawing } from '../src/components/plates/AnswerDrawing';
+import { LensedDrawing } from '../src/components/plates/LensedDrawing';
+import { LensView } from '../src/components/plates/LensView';
 import { StatePicture } from '../src/components/plates/StatePicture';
-import { TaxonDrawing } from '../src/components/plates/TaxonDrawing';
+import { PlateDrawing, TaxonDrawing } from '../src/components/plates/TaxonDrawing';
 import { loadPlates } from '../src/components/plates/usePlates';
 import { guide } from '../src/deciding/guide';
 import { lengthWords } from '../src/text/names';
@@ -56,8 +59,56 @@ test('a size that nobody stated is said not to be to scale', async () => {
     ...cap,
     taxon: { ...cap.taxon, statements: cap.taxon.statements.filter((s) => s.character !== 'cap.width') },
   };
-  render(<TaxonDrawing taxon={unsized} stage={'mature' as never} height={200} accent={new Set()} />);
+  const plate = writtenPlate(taxonPlate(guide, unsized, 'mature' as never));
+  render(<PlateDrawing plate={plate} height={200} accent={new Set()} />);
   expect(await screen.findByText('not to scale')).toBeTruthy();
+});
+
+test('what is not stated is said to be faint', () => {
+  const cowberry = taxon('vaccinium-vitis-idaea');
+  const leafless = {
+    ...cowberry,
+    taxon: {
+      ...cowberry.taxon,
+      statements: cowberry.taxon.statements.filter((s) => !s.character.startsWith('leaf')),
+    },
+  };
+  const plate = writtenPlate(taxonPlate(guide, leafless, 'fruiting' as never));
+  render(<PlateDrawing plate={plate} height={200} accent={new Set()} />);
+  expect(screen.getByText('faint: nothing is stated of its leaves')).toBeTruthy();
+});
+
+test('a large plate: a number at what it is told by, each of which can be touched', async () => {
+  const touched: string[] = [];
+  const large = (onChoose?: (one: { readonly character: string }) => void) => (
+    <LensedDrawing
+      taxon={taxon('amanita-phalloides')}
+      stage={'mature' as never}
+      width={358}
+      chosen={undefined}
+      onChoose={onChoose}
+      words={(character) => character}
+    />
+  );
+  const { rerender } = render(large(({ character }) => touched.push(character)));
+  const buttons = await screen.findAllByRole('button');
+  expect(buttons.length).toBeGreaterThan(5);
+  const volva = buttons.find((button) => /^\d+ volva$/.test(button.getAttribute('aria-label') ?? ''));
+  fireEvent.click(volva!);
+  expect(touched).toEqual(['volva']);
+  // One that is swiped away cannot be reached by keys.
+  rerender(large());
+  expect(screen.queryAllByRole('button')).toEqual([]);
+});
+
+test('a lens shows what is stated, and nothing where nobody has drawn it', async () => {
+  const one = individual(guide, taxon('amanita-phalloides'), 'mature' as never, 0);
+  const { container, rerender } = render(<LensView one={one} character="volva" size={60} opening />);
+  await waitFor(() => {
+    expect(container.querySelectorAll('path').length).toBeGreaterThan(3);
+  });
+  rerender(<LensView one={one} character="wing.beat" size={60} />);
+  expect(container.querySelectorAll('path')).toHaveLength(0);
 });
 
 test('what nobody has drawn takes no room, and its words stand alone', async () => {

@@ -33,7 +33,7 @@ async function withoutConnection(context: BrowserContext): Promise<void> {
 test('without a network it opens cold, settles a find, survives the tab; another device sees it later', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/');
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   await kept(page);
   await page.close();
   await withoutConnection(context);
@@ -55,7 +55,7 @@ test('without a network it opens cold, settles a find, survives the tab; another
     await again.getByText(/entries wait to be sent/).waitFor();
     // What was there before is there too, and the guide with its drawings.
     await again.goto('/finds');
-    await again.getByRole('link', { name: /Penny bun/ }).waitFor();
+    await again.getByRole('link', { name: /Penny bun Left/ }).waitFor();
     await again.goto('/taxon/amanita-phalloides');
     await again.getByRole('heading', { level: 1, name: 'Death cap' }).waitFor();
     await again.goto('/eaten');
@@ -80,7 +80,7 @@ test('without a network it opens cold, settles a find, survives the tab; another
 test('someone ate something, offline, in mid-check: whom to call, what to say, how long to watch', async () => {
   const { page, context, errors } = await rig.open(PHONE, true);
   await page.goto('/');
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   await kept(page);
   await withoutConnection(context);
   try {
@@ -179,7 +179,7 @@ test('a newer version is offered where nobody is checking, waits for other windo
   await page.close();
   await second.getByRole('button', { name: 'Use it now' }).click();
   await second.locator('meta[name="newer"]').waitFor({ state: 'attached' });
-  await second.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await second.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   await context.close();
 });
 

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import Svg, { G, Path } from 'react-native-svg';
-import type { Fill, Ink, Plate } from '@pause/core/drawing';
+import type { Fill, Ink } from '@pause/core/drawing';
 import { colour, washed } from './tokens';
 
 const WIDTH: Readonly<Record<Ink, number>> = { none: 0, faint: 1.2, fine: 1.2, line: 2, bold: 3 };
@@ -12,14 +12,19 @@ const FILL: Readonly<Record<string, string>> = {
 };
 const filled = (fill: Fill, wash: boolean): string => FILL[fill] ?? (wash ? washed(fill) : fill);
 
-interface PlateViewProps {
-  readonly plate: Plate;
-  readonly pathOf: (mark: Plate['marks'][number]) => string;
+/** What is known of a mark beside where it lies. */
+interface Drawn {
+  readonly ink: Ink;
+  readonly fill: Fill;
+}
+interface PlateViewProps<Mark extends Drawn> {
+  readonly plate: { readonly width: number; readonly height: number; readonly marks: readonly Mark[] };
+  readonly pathOf: (mark: Mark) => string;
   readonly height: number;
   /** Whether its colours are a wash under the ink, and not an answer that has to be seen as it is. */
   readonly wash?: boolean;
   /** Marks that are pointed at, drawn in the accent. */
-  readonly accent?: ReadonlySet<Plate['marks'][number]>;
+  readonly accent?: ReadonlySet<Mark>;
   /** Whether what is not pointed at is held back: pale behind what is. */
   readonly holdBack?: boolean;
   /** Drawn over it, in units of its sheet. */
@@ -32,7 +37,7 @@ const LEAST = 0.9;
 const HELD_BACK = 0.42;
 
 /** A plate in ink. Hidden from readers that speak: what it shows is always beside it in words. */
-export const PlateView = memo(function PlateView({
+export const PlateView = memo(function PlateView<Mark extends Drawn>({
   plate,
   pathOf,
   height,
@@ -40,10 +45,10 @@ export const PlateView = memo(function PlateView({
   accent,
   holdBack = false,
   children,
-}: PlateViewProps) {
+}: PlateViewProps<Mark>) {
   const paths = useMemo(() => plate.marks.map(pathOf), [plate, pathOf]);
   const thick = Math.max(1, (LEAST * plate.height) / height / WIDTH.line);
-  const drawn = (isWanted: (mark: Plate['marks'][number]) => boolean) =>
+  const drawn = (isWanted: (mark: Mark) => boolean) =>
     plate.marks.map((mark, i) =>
       isWanted(mark) ? (
         <Path
@@ -83,4 +88,4 @@ export const PlateView = memo(function PlateView({
       {children}
     </Svg>
   );
-});
+}) as <Mark extends Drawn>(props: PlateViewProps<Mark>) => React.ReactElement;

@@ -101,7 +101,7 @@ test('a photo goes to the notebook and comes to another device; taken out again 
 test('signing out leaves nothing of the notebook on the device, in other windows neither', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/');
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   const other = await context.newPage();
   other.on('pageerror', (error) => errors.push(error.message));
   await other.goto('/find/demo-find-1');
@@ -110,7 +110,7 @@ test('signing out leaves nothing of the notebook on the device, in other windows
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   for (const window of [page, other]) {
     await window.getByRole('button', { name: 'Open it as Mirel Aschkar' }).waitFor();
-    expect(await window.getByRole('link', { name: /Penny bun/ }).count()).toBe(0);
+    expect(await window.getByRole('link', { name: /Penny bun Left/ }).count()).toBe(0);
   }
   await page.goto('/finds');
   await page.getByText('Nothing has been found yet').waitFor();

@@ -42,7 +42,7 @@ test('a server that cannot work just now keeps nobody from a find, and is asked 
       await page.getByText('Nobody is signed in.').waitFor();
       await page.unroute('**/api/v1/me');
       await page.goto('/');
-      await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+      await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
       await onRecord(page, id, (record) => record.targets.length === 1);
     },
   );
@@ -53,7 +53,7 @@ test('a server that sends nonsense is not believed', async () => {
     await page.goto('/finds');
     await page.getByText('Nothing has been found yet').waitFor();
     await page.unroute('**/api/v1/me');
-    await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+    await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   });
 });
 
@@ -72,7 +72,7 @@ test('the first start asks whom to call, once; what was put in stands first wher
   await card.waitFor({ state: 'detached' });
   await page.reload();
   await page.getByRole('button', { name: 'A new find' }).waitFor();
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   expect(await card.count()).toBe(0);
   await page.getByRole('link', { name: 'Poisoning', exact: true }).click();
   await page.getByRole('button', { name: 'Poison service: 01 555 01', exact: true }).waitFor();
@@ -100,7 +100,7 @@ test('a screen whose program cannot be had says so, leaves the rooms within reac
 test('a room whose programs cannot be had any more says so within its frame, and opens when they can', async () => {
   const { page, context, errors } = await rig.open();
   await page.goto('/');
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   // From now on nothing more of the application comes.
   const programs = '**/_expo/static/js/**';
   await page.route(programs, (route) => route.abort());
@@ -133,7 +133,7 @@ test('a screen that Pause cannot draw says what is wrong and loses nothing', asy
   await page.getByText(/reading 'words'/).waitFor();
   await page.getByRole('link', { name: 'Finds' }).click();
   await page
-    .getByRole('link', { name: /Penny bun/ })
+    .getByRole('link', { name: /Penny bun Left/ })
     .first()
     .waitFor();
   await context.close();
@@ -142,7 +142,7 @@ test('a screen that Pause cannot draw says what is wrong and loses nothing', asy
 test('a find that is neither here nor reachable says so, and can be opened when it is', async () => {
   const { page, context } = await rig.open();
   await page.goto('/');
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   await page.route('**/api/v1/**', (route) => route.abort());
   await page.goto('/find/demo-find-nowhere/check');
   await page.getByText('It is not on this device, and the server does not answer.').waitFor();

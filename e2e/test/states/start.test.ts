@@ -132,7 +132,7 @@ test('the demo is opened by one tap, says that it is the demo, and takes along w
     .waitFor();
   await page.getByRole('button', { name: 'Open it as Mirel Aschkar' }).click();
   await page.getByText(/Mirel Aschkar’s notebook · demo/).waitFor();
-  await page.getByRole('link', { name: /Penny bun/ }).waitFor();
+  await page.getByRole('link', { name: /Penny bun Left/ }).waitFor();
   const find = await onRecord(page, id, (record) => record.placeNote === 'By the old weir');
   expect(find.person).toBe('mirel');
   expect(errors).toEqual([]);

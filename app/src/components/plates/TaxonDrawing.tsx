@@ -1,13 +1,14 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CompiledTaxon, StageId } from '@pause/core';
-import type { Detail, TaxonPlate } from '@pause/core/drawing';
+import type { Detail, WrittenMark, WrittenPlate } from '@pause/core/drawing';
 import { colour, PlateView, Small, space } from '..';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/plates';
 import { lengthWords } from '../../text/names';
 import { useMadeInTurn } from './inTurn';
-import { usePlates, type Plates } from './usePlates';
+import { drawing, useDrawn } from './useDrawn';
+import { usePlates } from './usePlates';
 
 /** Lower than this, a plate has neither hatching nor fine lines. */
 const SMALL = 120;
@@ -25,32 +26,43 @@ interface TaxonDrawingProps {
 }
 
 /** A whole taxon at a stage, drawn from what the guide states, with a scale where it states a size. */
-export function TaxonDrawing({ taxon, stage, detail: wanted, ...how }: TaxonDrawingProps) {
-  const plates = usePlates();
-  const detail = wanted ?? (how.height < SMALL ? 'small' : 'full');
-  const name = `${stage} ${detail}`;
-  const make = useMemo(
-    () => plates && (() => keep(taxon, name, plates.taxonPlate(guide, taxon, stage, 0, detail))),
-    [plates, taxon, stage, detail, name],
-  );
-  return <PlateDrawing plates={plates} plate={useMadeInTurn(drawn.get(taxon)?.get(name), make)} {...how} />;
+export function TaxonDrawing({ detail, ...props }: TaxonDrawingProps) {
+  const isSmall = (detail ?? (props.height < SMALL ? 'small' : 'full')) === 'small';
+  return isSmall ? <SmallPlate {...props} /> : <FullPlate {...props} />;
+}
+type OneDetailProps = Omit<TaxonDrawingProps, 'detail'>;
+
+function FullPlate({ taxon, stage, ...how }: OneDetailProps) {
+  const plate = useDrawn(`${taxon.id} ${stage}`, () => drawing.fullPlate(taxon.id, stage));
+  return <PlateDrawing plate={plate} {...how} />;
 }
 
-/** Each plate is drawn once for a taxon: a list that is scrolled back shows it at once. */
-const drawn = new WeakMap<CompiledTaxon, Map<string, TaxonPlate>>();
+/** Drawn here, one after the other: it is quicker than asking for it. */
+function SmallPlate({ taxon, stage, ...how }: OneDetailProps) {
+  const plates = usePlates();
+  const make = useMemo(
+    () =>
+      plates &&
+      (() => keep(taxon, stage, plates.writtenPlate(plates.taxonPlate(guide, taxon, stage, 0, 'small')))),
+    [plates, taxon, stage],
+  );
+  return <PlateDrawing plate={useMadeInTurn(small.get(taxon)?.get(stage), make)} {...how} />;
+}
 
-function keep(taxon: CompiledTaxon, name: string, plate: TaxonPlate): TaxonPlate {
-  const known = drawn.get(taxon) ?? new Map<string, TaxonPlate>();
-  drawn.set(taxon, known);
-  known.set(name, plate);
+/** Each is drawn once for a taxon: a list that is scrolled back shows it at once. */
+const small = new WeakMap<CompiledTaxon, Map<StageId, WrittenPlate>>();
+
+function keep(taxon: CompiledTaxon, stage: StageId, plate: WrittenPlate): WrittenPlate {
+  const known = small.get(taxon) ?? new Map<StageId, WrittenPlate>();
+  small.set(taxon, known);
+  known.set(stage, plate);
   return plate;
 }
 
 const FAINT = { leaf: t.faintLeaf, fruit: t.faintFruit } as const;
 
 interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage' | 'detail'> {
-  readonly plates: Plates | undefined;
-  readonly plate: TaxonPlate | undefined;
+  readonly plate: WrittenPlate | undefined;
   /** Whether what is not pointed at is held back. */
   readonly holdBack?: boolean;
   /** Drawn over it, in units of its sheet. */
@@ -61,7 +73,6 @@ interface PlateDrawingProps extends Omit<TaxonDrawingProps, 'taxon' | 'stage' | 
  * A whole taxon as it has been drawn, with its scale. Its place is kept while what draws is being fetched.
  */
 export function PlateDrawing({
-  plates,
   plate,
   height,
   accent,
@@ -78,19 +89,11 @@ export function PlateDrawing({
       ),
     [plate, accent],
   );
-  if (!plates || !plate)
-    return <View style={{ height: height + (scale ? SCALE : 0), width: (height * 5) / 6 }} />;
+  if (!plate) return <View style={{ height: height + (scale ? SCALE : 0), width: (height * 5) / 6 }} />;
   const unit = height / plate.height;
   return (
     <View style={styles.drawing}>
-      <PlateView
-        plate={plate}
-        pathOf={plates.pathData}
-        height={height}
-        wash
-        accent={pointed}
-        holdBack={holdBack}
-      >
+      <PlateView plate={plate} pathOf={pathOf} height={height} wash accent={pointed} holdBack={holdBack}>
         {children}
       </PlateView>
       {scale ? (
@@ -114,6 +117,7 @@ export function PlateDrawing({
   );
 }
 
+const pathOf = ({ d }: WrittenMark) => d;
 const SCALE = 24;
 const styles = StyleSheet.create({
   drawing: { alignItems: 'center', gap: space.xs },

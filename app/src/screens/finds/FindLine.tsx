@@ -64,8 +64,8 @@ export function FindLine({ find, today }: { readonly find: FindSummary; readonly
         <Pressable role="link" style={styles.line}>
           <TaxonSmall of={blind ? undefined : find.target} />
           <Grow>
-            <Row gap="m" align="baseline">
-              <Strong numberOfLines={1} style={styles.grow}>
+            <Row wrap align="baseline" style={styles.words}>
+              <Strong numberOfLines={1} style={styles.name}>
                 {name}
               </Strong>
               <SmallStrong>{statusOf(find, blind)}</SmallStrong>
@@ -109,5 +109,7 @@ const styles = StyleSheet.create({
     borderColor: colour.ink,
     borderRadius: 2,
   },
-  grow: { flex: 1 },
+  // In large letters what became of it goes below.
+  words: { columnGap: space.m },
+  name: { flexGrow: 1, flexShrink: 1 },
 });

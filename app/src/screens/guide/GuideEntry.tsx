@@ -4,7 +4,7 @@ import { colour, Small, SmallStrong, space, Strong } from '../../components';
 import { TaxonDrawing } from '../../components/plates/TaxonDrawing';
 import { usualStage } from '../../components/plates/TaxonSmall';
 import { t } from '../../text/en/guide';
-import { CommonName, GRADE, harmLine } from '../../text/names';
+import { CommonName, GRADE } from '../../text/names';
 
 const NOTHING = new Set<string>();
 
@@ -22,7 +22,6 @@ export function GuideEntry({
   return (
     <Pressable
       role="link"
-      aria-label={t.entry(CommonName(taxon.id), taxon.taxon.scientificName, harmLine(taxon.id))}
       onPress={onOpen}
       style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
     >
@@ -35,11 +34,6 @@ export function GuideEntry({
           accent={NOTHING}
           scale={false}
         />
-        {taxon.grade === 'none' ? null : (
-          <View style={styles.harm}>
-            <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>
-          </View>
-        )}
       </View>
       <Strong>{CommonName(taxon.id)}</Strong>
       {name ? <Small>{name}</Small> : null}
@@ -48,7 +42,11 @@ export function GuideEntry({
       </Small>
       {taxon.grade === 'none' ? (
         <Small soft>{taxon.taxon.parts.length > 0 ? t.isWanted : GRADE.none}</Small>
-      ) : null}
+      ) : (
+        <View style={styles.harm}>
+          <SmallStrong on="dark">{GRADE[taxon.grade]}</SmallStrong>
+        </View>
+      )}
     </Pressable>
   );
 }
@@ -66,9 +64,7 @@ const styles = StyleSheet.create({
     overflow: 'hidden',
   },
   harm: {
-    position: 'absolute',
-    left: 0,
-    bottom: 0,
+    alignSelf: 'flex-start',
     backgroundColor: colour.leave,
     paddingHorizontal: space.s,
     paddingVertical: 2,

@@ -23,7 +23,8 @@ import {
   stroke,
   TARGET,
 } from '../../components';
-import { LensedDrawing, type Pointed } from '../../components/plates/LensedDrawing';
+import { LensedDrawing } from '../../components/plates/LensedDrawing';
+import type { Pointed } from '../../deciding/plates/draw';
 import { t } from '../../text/en/taxon';
 import { characterName, stageName, upper } from '../../text/names';
 import { Months } from './Months';
@@ -85,20 +86,14 @@ export function Plates({ taxon }: TaxonProps) {
             style={{ width }}
           >
             {stages.map((one, index) => (
-              <View
-                key={one}
-                style={{ width }}
-                role="group"
-                aria-label={stageName(one)}
-                aria-hidden={index !== at}
-              >
+              <View key={one} style={{ width }} role="group" aria-label={stageName(one)}>
                 {Math.abs(index - at) <= 1 ? (
                   <LensedDrawing
                     taxon={taxon}
                     stage={one}
                     width={width}
                     chosen={index === at ? chosen?.character : undefined}
-                    onChoose={setChosen}
+                    onChoose={index === at ? setChosen : undefined}
                     words={(id) => t.named(characterName(id), statedAt(taxon, id, one))}
                   />
                 ) : null}

@@ -150,7 +150,6 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
   const [name = '', ...lines] = linesOf(batch, pantry, by);
   return (
     <View role="listitem" aria-label={t.labelOf(name)} style={styles.label}>
-      <TaxonSmall of={batch.fields.contents?.[0]?.taxon} height={84} />
       <Grow>
         <Heading style={styles.ink}>{name}</Heading>
         {lines.map((line, at) =>
@@ -165,11 +164,14 @@ function Label({ batch, pantry }: { readonly batch: BatchPage; readonly pantry: 
           ),
         )}
       </Grow>
-      <Square
-        text={labelAddress(window.location.origin, batch.id)}
-        size={104}
-        label={t.aSquareThatLeadsTo(name)}
-      />
+      <View style={styles.pictures}>
+        <Square
+          text={labelAddress(window.location.origin, batch.id)}
+          size={104}
+          label={t.aSquareThatLeadsTo(name)}
+        />
+        <TaxonSmall of={batch.fields.contents?.[0]?.taxon} height={84} />
+      </View>
     </View>
   );
 }
@@ -191,4 +193,5 @@ const styles = StyleSheet.create({
     maxWidth: 460,
   },
   ink: { color: '#14201B' },
+  pictures: { alignItems: 'center', gap: space.s },
 });

@@ -1,9 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useContext, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Character } from '@pause/core';
+import type { SpecimenPlate } from '@pause/core/drawing';
 import { individualOf, type Encounter } from '@pause/core/practice';
-import { colour, corner, PlateView, SmallStrong, stroke } from '../../components';
+import { Chip, ChipRow, colour, corner, PlateView, SmallStrong, stroke } from '../../components';
 import type { Plates } from '../../components/plates/usePlates';
+import { TextSize } from '../../components/Words';
 import { guide } from '../../deciding/guide';
 import { t } from '../../text/en/practice';
 
@@ -65,26 +67,57 @@ export function TouchedSpecimen({ plates, encounter, open, organ, onOrgan }: Tou
       {width > 0 ? (
         <View style={{ width }}>
           <PlateView plate={plate} pathOf={plates.pathData} height={plate.height * unit} wash />
-          <View role="radiogroup" aria-label={t.where} style={StyleSheet.absoluteFill}>
-            {plate.callouts.map(({ id, at: [x, y] }) => (
-              <Part
-                key={id}
-                label={ORGAN[id as Organ]}
-                chosen={id === organ}
-                done={!open.some((one) => one.organ === id)}
-                left={x > plate.width / 2}
-                width={plate.column * unit}
-                middle={y * unit}
-                onPress={() => onOrgan(id as Organ)}
-              />
-            ))}
-          </View>
+          <Names plate={plate} unit={unit} open={open} organ={organ} onOrgan={onOrgan} />
         </View>
       ) : null}
     </View>
   );
 }
 const WIDEST = 520;
+const LARGEST_BESIDE = 1.3;
+
+interface NamesProps extends Omit<TouchedSpecimenProps, 'plates' | 'encounter'> {
+  readonly plate: SpecimenPlate;
+  /** Pixels for a unit of the plate. */
+  readonly unit: number;
+}
+
+/** The names of its parts beside it; where letters are large, below it. */
+function Names({ plate, unit, open, organ, onOrgan }: NamesProps) {
+  const below = useContext(TextSize) > LARGEST_BESIDE;
+  const isDone = (id: string) => !open.some((one) => one.organ === id);
+  if (below)
+    return (
+      <ChipRow label={t.where}>
+        {plate.callouts
+          .filter(({ id }) => !isDone(id))
+          .map(({ id }) => (
+            <Chip
+              key={id}
+              label={ORGAN[id as Organ]}
+              chosen={id === organ}
+              onPress={() => onOrgan(id as Organ)}
+            />
+          ))}
+      </ChipRow>
+    );
+  return (
+    <View role="radiogroup" aria-label={t.where} style={StyleSheet.absoluteFill}>
+      {plate.callouts.map(({ id, at: [x, y] }) => (
+        <Part
+          key={id}
+          label={ORGAN[id as Organ]}
+          chosen={id === organ}
+          done={isDone(id)}
+          left={x > plate.width / 2}
+          width={plate.column * unit}
+          middle={y * unit}
+          onPress={() => onOrgan(id as Organ)}
+        />
+      ))}
+    </View>
+  );
+}
 
 interface PartProps {
   readonly label: string;

@@ -212,13 +212,16 @@ export function Measure({
 }: KindProps<'measure'>) {
   const taxon = guide.taxon(specimen.taxon);
   const plate = useMemo(
-    () => plates.individualPlate(guide, individualOf(specimen), taxon?.taxon.kingdom ?? 'Plantae'),
+    () =>
+      plates.writtenPlate(
+        plates.individualPlate(guide, individualOf(specimen), taxon?.taxon.kingdom ?? 'Plantae'),
+      ),
     [plates, specimen, taxon],
   );
   return (
     <>
       <Question>{t.howMuchIsIt(characterName(character))}</Question>
-      <PlateDrawing plates={plates} plate={plate} height={260} accent={NONE} />
+      <PlateDrawing plate={plate} height={260} accent={NONE} />
       <ChipRow label={t.answers}>
         {options.map((mm) => (
           <Chip

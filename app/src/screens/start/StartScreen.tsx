@@ -142,13 +142,14 @@ function Notebook() {
       <View style={wide ? styles.columns : undefined}>
         <View style={styles.column}>
           <Block title={t.goingOn} label={t.findsThatAreNotDecided} finds={open} today={today} />
-          {settled ? <Today /> : null}
+          {settled && wide ? <Today /> : null}
         </View>
         <Block title={t.foundLately} label={t.findsDecidedLately} finds={lately} today={today} />
       </View>
       {settled && items.length === 0 ? (
         <Notice title={t.nothingHasBeenFoundYet} text={t.whatYouCheckWillStand} />
       ) : null}
+      {settled && !wide ? <Today /> : null}
       {settled ? <Onward /> : null}
     </>
   );

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { currentFields, isCollectable } from '@pause/core';
 import { isoOf } from '@pause/core/lib/day';
-import { colour, corner, Heading, Rule, Small, SmallStrong, space, Stack } from '../../components';
+import { colour, corner, Heading, Rule, Small, SmallStrong, space, Stack, typeSize } from '../../components';
 import { LinkRow } from '../../components/LinkRow';
 import { TaxonSmall } from '../../components/plates/TaxonSmall';
 import { guide } from '../../deciding/guide';
@@ -109,7 +109,7 @@ const styles = StyleSheet.create({
   bleed: { marginHorizontal: -space.l },
   strip: { gap: space.s, paddingHorizontal: space.l },
   card: {
-    width: 112,
+    width: typeSize(112),
     alignItems: 'center',
     gap: space.xs,
     padding: space.s,

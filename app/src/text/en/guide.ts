@@ -19,6 +19,4 @@ export const t = messages('guide', {
   noneLikeThat: 'None like that',
   nothingInThisGuideIs: 'Nothing in this guide is all of it. Take something back, or leave it standing.',
   isWanted: 'wanted',
-  entry: (name: string, scientific: string, harm: string) =>
-    [name, scientific, harm].filter(Boolean).join(' '),
 });

@@ -11,5 +11,6 @@ export {
   type SpecimenPlate,
   type Touchable,
 } from './lens';
+export { writtenPlate, type WrittenMark, type WrittenPlate } from './written';
 export { tellingCharacters } from './telling';
 export type { Detail } from './ink';

@@ -142,6 +142,7 @@ function Drawings({ pair, shown, mine }: DrawingsProps) {
   const plates = usePlates();
   const height = useWide() ? 320 : 208;
   const drawn = useMemo(() => plates?.pairPlates(guide, pair), [plates, pair]);
+  const written = useMemo(() => plates && drawn?.plates.map(plates.writtenPlate), [plates, drawn]);
   const accent = new Set<string>(shown.map((row) => row.parting.character));
   const badges = drawn?.plates.map((plate) =>
     plates
@@ -160,13 +161,7 @@ function Drawings({ pair, shown, mine }: DrawingsProps) {
             mine
           ) : (
             <>
-              <PlateDrawing
-                plates={plates}
-                plate={drawn?.plates[i]}
-                height={height}
-                accent={mine ? NOTHING : accent}
-                holdBack
-              >
+              <PlateDrawing plate={written?.[i]} height={height} accent={mine ? NOTHING : accent} holdBack>
                 <Badges badges={badges?.[i] ?? []} px={(drawn?.plates[i]?.height ?? 0) / height} />
               </PlateDrawing>
               <Small soft style={styles.centred}>
