@@ -2,14 +2,15 @@ import { useEffect, useState } from 'react';
 import type { StageId } from '@pause/core';
 import type { WrittenPlate } from '@pause/core/drawing';
 import type { Numbered } from '../../deciding/plates/draw';
+import { loadPlates } from './usePlates';
 
 /** What draws large plates is fetched when the first one is wanted. */
 const client = () => import('../../deciding/plates/client');
 export const drawing = {
   fullPlate: async (taxon: string, stage: StageId): Promise<WrittenPlate> =>
-    (await client()).fullPlate(taxon, stage),
+    (await client()).fullPlate(loadPlates, taxon, stage),
   numberedPlate: async (taxon: string, stage: StageId, room: number): Promise<Numbered> =>
-    (await client()).numberedPlate(taxon, stage, room),
+    (await client()).numberedPlate(loadPlates, taxon, stage, room),
 };
 
 /** So many plates are kept; those that were wanted longest ago go first. */

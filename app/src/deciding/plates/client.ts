@@ -2,21 +2,24 @@ import type { StageId } from '@pause/core';
 import type { WrittenPlate } from '@pause/core/drawing';
 import { workerOrHere } from '../workerOrHere';
 import * as here from './draw';
-import type { Numbered } from './draw';
+import type { Drawing, Numbered } from './draw';
 import type { PlatesApi } from './worker';
 
-/** Large plates take longer to draw than a page may stand still: a worker draws them, each once. */
+/** Large plates take longer to draw than a page may stand still: a worker draws them. */
 
 const ask = workerOrHere<PlatesApi>(() => new Worker(new URL('./worker.ts', window.location.href)), here);
 
-export const fullPlate = (taxon: string, stage: StageId): Promise<WrittenPlate> =>
+/** Fetches what draws, where there is no worker. */
+type Load = () => Promise<Drawing>;
+
+export const fullPlate = (load: Load, taxon: string, stage: StageId): Promise<WrittenPlate> =>
   ask(
     (api) => api.fullPlate(taxon, stage),
-    () => here.fullPlate(taxon, stage),
+    async () => here.fullPlate(await load(), taxon, stage),
   );
 
-export const numberedPlate = (taxon: string, stage: StageId, room: number): Promise<Numbered> =>
+export const numberedPlate = (load: Load, taxon: string, stage: StageId, room: number): Promise<Numbered> =>
   ask(
     (api) => api.numberedPlate(taxon, stage, room),
-    () => here.numberedPlate(taxon, stage, room),
+    async () => here.numberedPlate(await load(), taxon, stage, room),
   );

@@ -1,14 +1,9 @@
 import type { CompiledGuide, StageId } from '@pause/core';
-import {
-  labels,
-  lensedPlate,
-  taxonPlate,
-  tellingCharacters,
-  writtenPlate,
-  type Point,
-  type WrittenPlate,
-} from '@pause/core/drawing';
+import type { Point, WrittenPlate } from '@pause/core/drawing';
 import { compiled, type GuideFile } from '../guide';
+
+/** What draws: a program of its own, which the page fetches when it needs it and the worker brings along. */
+export type Drawing = typeof import('@pause/core/drawing');
 
 /** Draws whole taxa; in a worker, or where the page itself is. */
 
@@ -45,9 +40,9 @@ const taxonOf = (id: string) => {
 };
 
 /** @throws RangeError for a taxon that the guide does not have */
-export function fullPlate(id: string, stage: StageId): WrittenPlate {
+export function fullPlate(drawing: Drawing, id: string, stage: StageId): WrittenPlate {
   const known = taxonOf(id);
-  return writtenPlate(taxonPlate(known.guide, known.taxon, stage));
+  return drawing.writtenPlate(drawing.taxonPlate(known.guide, known.taxon, stage));
 }
 
 /** So many numbers stand on the whole itself; a lens has its own. */
@@ -57,16 +52,18 @@ const ON_THE_WHOLE = 5;
  * @param room half the width of a number, as a share of the width of the plate
  * @throws RangeError for a taxon that the guide does not have
  */
-export function numberedPlate(id: string, stage: StageId, room: number): Numbered {
+export function numberedPlate(drawing: Drawing, id: string, stage: StageId, room: number): Numbered {
   const known = taxonOf(id);
-  const telling = tellingCharacters(known.guide, known.taxon, stage);
-  const plate = lensedPlate(known.guide, { taxon: known.taxon, stage }, telling);
+  const telling = drawing.tellingCharacters(known.guide, known.taxon, stage);
+  const plate = drawing.lensedPlate(known.guide, { taxon: known.taxon, stage }, telling);
   const lenses = new Map(plate.lenses.map((lens) => [lens.character, lens]));
   const onWhole = telling
     .filter((one) => !lenses.has(one) && plate.parts.some((part) => part.of.includes(one)))
     .slice(0, ON_THE_WHOLE);
   const places = new Map<string, Point>([
-    ...labels(plate, onWhole, room * plate.width).map(({ character, at }) => [character, at] as const),
+    ...drawing
+      .labels(plate, onWhole, room * plate.width)
+      .map(({ character, at }) => [character, at] as const),
     ...plate.lenses.map(({ character, at: [x, y], radius }): readonly [string, Point] => {
       const side = x < plate.width / 2 ? 1 : -1;
       return [character, [x + side * radius * 0.72, y - radius * 0.72]];
@@ -76,5 +73,5 @@ export function numberedPlate(id: string, stage: StageId, room: number): Numbere
     const at = places.get(character);
     return at ? [{ character, at, lens: lenses.get(character) }] : [];
   });
-  return { plate: writtenPlate(plate), points: points.map((one, i) => ({ ...one, number: i + 1 })) };
+  return { plate: drawing.writtenPlate(plate), points: points.map((one, i) => ({ ...one, number: i + 1 })) };
 }

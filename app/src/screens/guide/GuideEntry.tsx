@@ -12,10 +12,13 @@ const NOTHING = new Set<string>();
 export function GuideEntry({
   taxon,
   name,
+  shared,
   onOpen,
 }: {
   readonly taxon: CompiledTaxon;
   readonly name: string | undefined;
+  /** Whether it stands beside others, and takes no more than its share. */
+  readonly shared: boolean;
   readonly onOpen: () => void;
 }) {
   const stage = usualStage(taxon);
@@ -23,7 +26,7 @@ export function GuideEntry({
     <Pressable
       role="link"
       onPress={onOpen}
-      style={({ pressed }) => [styles.entry, pressed && styles.pressed]}
+      style={({ pressed }) => [styles.entry, shared && styles.shared, pressed && styles.pressed]}
     >
       <View style={styles.plate}>
         <TaxonDrawing
@@ -55,7 +58,8 @@ const HIGH = 148;
 
 const styles = StyleSheet.create({
   // Also where the last shelf is not full.
-  entry: { flex: 1, maxWidth: '50%', paddingBottom: space.l, gap: 1 },
+  entry: { flex: 1, paddingBottom: space.l, gap: 1 },
+  shared: { maxWidth: '50%' },
   plate: {
     alignItems: 'center',
     backgroundColor: colour.card,

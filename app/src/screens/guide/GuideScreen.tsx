@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useContext, useMemo, useState } from 'react';
 import { FlatList, Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { CompiledTaxon, HarmGrade } from '@pause/core';
 import {
@@ -24,6 +24,7 @@ import { NameField } from '../../components/names/NameField';
 import { searchTaxa } from '../../components/names/search';
 import { SharedName } from '../../components/names/SharedName';
 import { BodyPlanGlyph } from '../../components/plates/BodyPlanGlyph';
+import { TextSize } from '../../components/Words';
 import { guide } from '../../deciding/guide';
 import { useToday } from '../../notebook/useFinds';
 import { t } from '../../text/en/guide';
@@ -80,7 +81,7 @@ export function GuideScreen() {
         data={search.found}
         keyExtractor={({ taxon }) => taxon.id}
         numColumns={columns}
-        columnWrapperStyle={styles.shelf}
+        {...(columns > 1 ? { columnWrapperStyle: styles.shelf } : {})}
         ListHeaderComponent={<SearchHead search={search} />}
         ListEmptyComponent={
           <>
@@ -91,7 +92,12 @@ export function GuideScreen() {
         contentContainerStyle={styles.page}
         initialNumToRender={4}
         renderItem={({ item }) => (
-          <GuideEntry taxon={item.taxon} name={item.name} onOpen={() => open(item.taxon)} />
+          <GuideEntry
+            taxon={item.taxon}
+            name={item.name}
+            shared={columns > 1}
+            onOpen={() => open(item.taxon)}
+          />
         )}
       />
     </Screen>
@@ -153,11 +159,16 @@ function BodyPlans({ search: { plan, setPlan } }: SearchProps) {
   );
 }
 
+/** Narrower than this, in usual letters, plates stand one below the other, px. */
+const ONE_COLUMN = 260;
+
 /** As many columns as plates with their names have room for. */
 function useColumns(): number {
   const wide = useWide();
   const { width } = useWindowDimensions();
-  return wide ? Math.max(3, Math.min(6, Math.floor(width / 230))) : 2;
+  // In large letters a name needs the whole width.
+  const room = width / useContext(TextSize);
+  return wide ? Math.max(3, Math.min(6, Math.floor(room / 230))) : room < ONE_COLUMN ? 1 : 2;
 }
 
 const styles = StyleSheet.create({

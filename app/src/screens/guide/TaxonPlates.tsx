@@ -79,6 +79,7 @@ export function Plates({ taxon }: TaxonProps) {
             ref={pages}
             horizontal
             pagingEnabled
+            tabIndex={0}
             showsHorizontalScrollIndicator={false}
             onLayout={settle}
             scrollEventThrottle={50}

@@ -45,9 +45,11 @@ const WhomToCall = latePart(
   () => import('./WhomToCall').then((m) => m.WhomToCall),
   () => null,
 );
+/** As high as what is about this month: what stands below is not pushed away when it comes. */
+const TODAY_HEIGHT = 242;
 const Today = latePart(
   () => import('./Today').then((m) => m.Today),
-  () => null,
+  () => <View style={{ height: TODAY_HEIGHT }} />,
 );
 const SHOWN = 5;
 

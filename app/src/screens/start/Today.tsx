@@ -15,12 +15,12 @@ import { usualIn } from '../../text/months';
 import { CommonName } from '../../text/names';
 import { isoDayName } from '../../text/places';
 
-/** What is due, and what is about in this month. */
+/** What is about in this month, and what is due. */
 export function Today() {
   return (
     <>
-      <Due />
       <About />
+      <Due />
     </>
   );
 }
