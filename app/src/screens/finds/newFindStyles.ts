@@ -3,36 +3,25 @@ import { space, typeSize, corner, stroke, colour, TARGET } from '../../component
 
 /** How a new find looks. */
 
+/** What is chosen by its drawing. */
+const card = {
+  flexGrow: 1,
+  flexBasis: typeSize(92),
+  alignItems: 'center',
+  gap: 2,
+  padding: space.xs,
+  borderRadius: corner,
+  borderWidth: stroke.thin,
+  borderColor: colour.line,
+  backgroundColor: colour.card,
+} as const;
+
 export const styles = StyleSheet.create({
   plans: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   before: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  quick: {
-    flexGrow: 1,
-    flexBasis: typeSize(92),
-    maxWidth: typeSize(132),
-    alignItems: 'center',
-    gap: 2,
-    padding: space.xs,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.line,
-    backgroundColor: colour.card,
-  },
+  quick: { ...card, maxWidth: typeSize(132) },
   quickName: { textAlign: 'center' },
-  plan: {
-    flexGrow: 1,
-    flexBasis: typeSize(92),
-    maxWidth: typeSize(124),
-    minHeight: 96,
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: 2,
-    padding: space.xs,
-    borderRadius: corner,
-    borderWidth: stroke.thin,
-    borderColor: colour.line,
-    backgroundColor: colour.card,
-  },
+  plan: { ...card, maxWidth: typeSize(124), minHeight: 96, justifyContent: 'center' },
   planWide: { flexBasis: typeSize(124) },
   planName: { textAlign: 'center' },
   chosen: { flexDirection: 'row', alignItems: 'center', gap: space.s },
