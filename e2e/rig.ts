@@ -105,7 +105,7 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
   const cluster: Cluster = await openCluster(join(scratch, 'postgres'), {
     copyOf: process.env.PAUSE_DEMO_DATABASE,
   });
-  const port = await freePort();
+  let port = await freePort();
   let server: ServerProcess | undefined;
   const start = async () => {
     server = await startServerProcess({
@@ -119,7 +119,13 @@ export async function startRig(web = join(ROOT, 'app/dist')): Promise<Rig> {
     await server?.stop();
     server = undefined;
   };
-  await start();
+  try {
+    await start();
+  } catch {
+    // Another rig may have taken the port since it was looked up.
+    port = await freePort();
+    await start();
+  }
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
     args: BROWSER_FLAGS,
