@@ -3,9 +3,10 @@ import type { Part, Whole } from '../whole';
 import { capOver } from './cap';
 import { funnelOf } from './funnel';
 import { groundOf } from './ground';
+import { headSectionOf } from './headSection';
 import { sectionOf } from './section';
 import { shelfOf } from './shelf';
-import { ballOf, cupOf, cutOpen, headOf } from './single';
+import { ballOf, cupOf, cutOpen, headOf, type Head } from './single';
 import { columnOf, stipeOf } from './stipe';
 import { veilOf, volvaOf } from './veil';
 
@@ -39,7 +40,7 @@ export function wholeFungus(one: Subject, withSection: boolean): Whole {
   const cut = !withSection
     ? []
     : !whole
-      ? cutOpen(one, wide)
+      ? insideOf(one, build, wide, long, thick)
       : (build === 'cap' || build === 'funnel') && long > 0 && thick > 0
         ? sectionOf(one, shape, wide, long, thick)
         : [];
@@ -48,6 +49,30 @@ export function wholeFungus(one: Subject, withSection: boolean): Whole {
     unknown: [],
     parts: [...upright, ...aside(cut, wide, wide * (clustered ? 1.7 : 1))],
   };
+}
+
+const headKind = (one: Subject): Head =>
+  one.state('hymenophore') === 'pits'
+    ? 'honeycomb'
+    : one.state('cap.shape') === 'thimble'
+      ? 'thimble'
+      : 'brain';
+/** Where the lower edge of a head lies. */
+const headFoot = (head: Head, long: number): number => -long * (head === 'honeycomb' ? 0.88 : 0.94);
+
+/** What has no cap to be cut through: a head in its own sizes, anything else as its answer is drawn. */
+function insideOf(one: Subject, build: Build | undefined, wide: number, long: number, thick: number): Part[] {
+  const head = headKind(one);
+  const cut =
+    build === 'head' && long > 0 && thick > 0
+      ? headSectionOf(one, {
+          head,
+          column: columnOf(one.state('stipe.shape'), long, thick),
+          wide,
+          top: headFoot(head, long),
+        })
+      : [];
+  return cut.length > 0 ? cut : cutOpen(one, wide);
 }
 
 function standing(one: Subject, build: Build | undefined, wide: number, long: number, thick: number): Part[] {
@@ -63,14 +88,8 @@ function standing(one: Subject, build: Build | undefined, wide: number, long: nu
   const volva = stemmed ? volvaOf(one, column) : [];
   const shape = one.state('cap.shape') ?? '';
   if (build === 'head') {
-    const kind =
-      one.state('hymenophore') === 'pits' ? 'honeycomb' : shape === 'thimble' ? 'thimble' : 'brain';
-    return [
-      ...ground,
-      ...stem,
-      ...volva,
-      ...headOf(one, kind, wide, -long * (kind === 'honeycomb' ? 0.88 : 0.94)),
-    ];
+    const head = headKind(one);
+    return [...ground, ...stem, ...volva, ...headOf(one, head, wide, headFoot(head, long))];
   }
   if (build === 'funnel')
     return [...ground, ...stem, ...volva, ...funnelOf(one, shape, wide, long, thick), ...veil];

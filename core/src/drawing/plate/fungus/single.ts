@@ -82,40 +82,45 @@ function ballSkin(kind: string | undefined, ball: Line, fill: Fill, r: number): 
   }
 }
 
-/** The head of a morel or false morel over its stem. */
-export function headOf(
-  one: Subject,
-  kind: 'honeycomb' | 'brain' | 'thimble',
-  wide: number,
-  top: number,
-): Part[] {
-  const fill = washOf(one.colour('cap.colour'));
+/** A head over a stem, by its surface: with pits, folds or flutes. */
+export type Head = 'honeycomb' | 'brain' | 'thimble';
+
+/** Its outline, so wide, its lower edge at so much. */
+export function headOutline(kind: Head, wide: number, top: number): Line {
   const half = wide / 2;
-  const high = kind === 'honeycomb' ? wide * 1.25 : kind === 'thimble' ? wide * 0.85 : wide * 0.8;
-  const outline =
-    kind === 'brain'
-      ? closedCurve(
-          [-half, top - high * 0.3],
-          [-half * 0.78, top - high * 0.82],
-          [-half * 0.3, top - high * 0.86],
-          [half * 0.12, top - high],
-          [half * 0.62, top - high * 0.9],
-          [half, top - high * 0.46],
-          [half * 0.9, top + high * 0.02],
-          [half * 0.4, top + high * 0.06],
-          [-half * 0.2, top - high * 0.02],
-          [-half * 0.72, top + high * 0.08],
-        )
-      : closedCurve(
-          [0, top - high],
-          [half * 0.62, top - high * 0.86],
-          [half * 0.98, top - high * 0.42],
-          [half * 0.86, top],
-          [0, top + high * 0.06],
-          [-half * 0.86, top],
-          [-half * 0.98, top - high * 0.42],
-          [-half * 0.62, top - high * 0.86],
-        );
+  const high = HEAD_HEIGHT[kind] * wide;
+  return kind === 'brain'
+    ? closedCurve(
+        [-half, top - high * 0.3],
+        [-half * 0.78, top - high * 0.82],
+        [-half * 0.3, top - high * 0.86],
+        [half * 0.12, top - high],
+        [half * 0.62, top - high * 0.9],
+        [half, top - high * 0.46],
+        [half * 0.9, top + high * 0.02],
+        [half * 0.4, top + high * 0.06],
+        [-half * 0.2, top - high * 0.02],
+        [-half * 0.72, top + high * 0.08],
+      )
+    : closedCurve(
+        [0, top - high],
+        [half * 0.62, top - high * 0.86],
+        [half * 0.98, top - high * 0.42],
+        [half * 0.86, top],
+        [0, top + high * 0.06],
+        [-half * 0.86, top],
+        [-half * 0.98, top - high * 0.42],
+        [-half * 0.62, top - high * 0.86],
+      );
+}
+
+/** How high a head is to its width. */
+const HEAD_HEIGHT: Readonly<Record<Head, number>> = { honeycomb: 1.25, brain: 0.8, thimble: 0.85 };
+
+/** The head of a morel or false morel over its stem. */
+export function headOf(one: Subject, kind: Head, wide: number, top: number): Part[] {
+  const fill = washOf(one.colour('cap.colour'));
+  const outline = headOutline(kind, wide, top);
   return [
     {
       of: ['hymenophore', 'cap.width', 'cap.colour'],
@@ -125,7 +130,7 @@ export function headOf(
           ? pits(outline, wide, fill)
           : kind === 'brain'
             ? folds(outline, wide)
-            : flutes(half, top, high)),
+            : flutes(wide / 2, top, HEAD_HEIGHT[kind] * wide)),
       ],
     },
   ];
