@@ -48,7 +48,7 @@ const cellsOf = ({ taxon, stage, character }: Stated, state: string, hand: numbe
     lensedPlate(guide, { taxon: exchanged(taxon, stage, character, state), stage }, [character], { hand }),
   );
 
-test('readable back: of all states, the one that was drawn by another hand is the nearest in 95 of 100 statements', () => {
+test('readable back: in 95 of 100 statements, the state drawn by another hand is the nearest of all', () => {
   const misread = statements.flatMap((one) => {
     const given = cellsOf(one, one.state, 1);
     const distances = one.states.map((state) => ({ state, far: apart(given, cellsOf(one, state, 0)) }));
