@@ -56,9 +56,12 @@ async function howMuch(page: Page): Promise<void> {
   }
   await page.getByRole('heading', { name: 'How much', exact: true }).scrollIntoViewIfNeeded();
 }
+/** Touches a part of the first find. */
+const touched = (page: Page) =>
+  page.getByRole('radiogroup', { name: 'Where' }).getByRole('radio').nth(1).click();
 /** Looks at one thing of the first find, and takes it. */
 async function wood(page: Page): Promise<void> {
-  await page.getByRole('radiogroup', { name: 'Where' }).getByRole('radio').nth(1).click();
+  await touched(page);
   await page.getByRole('list', { name: 'What can be looked at' }).getByRole('button').first().click();
   await page.getByRole('group', { name: 'Answers' }).getByRole('button').first().click();
   await tap(page, 'Collect');
@@ -128,7 +131,13 @@ const SHOTS: readonly Shot[] = [
     before: (page) =>
       page.getByRole('heading', { name: 'How dry it is' }).evaluate((heading) => heading.scrollIntoView()),
   }),
-  one('wood', '/practice/wood?seed=4', { before: wood }),
+  {
+    name: 'wood',
+    views: [
+      { path: '/practice/wood?seed=4', before: touched, size: IN_BROWSER },
+      { path: '/practice/wood?seed=4', before: wood, size: IN_BROWSER },
+    ],
+  },
   one('confusion-wide', '/practice/confusion', { size: WIDE }),
   one('sheet-wide', '/sheet/demo-meal-pancakes', { size: WIDE }),
 ];

@@ -32,7 +32,7 @@ interface PlateViewProps<Mark extends Drawn> {
 }
 
 /** What a line is wide at least where a plate is small, px. */
-const LEAST = 0.9;
+const LEAST = 0.75;
 /** How strongly is drawn what is held back. */
 const HELD_BACK = 0.42;
 

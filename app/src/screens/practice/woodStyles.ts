@@ -25,9 +25,9 @@ export const styles = StyleSheet.create({
   covered: { width: typeSize(106) },
   choice: { alignItems: 'center', gap: space.xs, minHeight: TARGET, paddingVertical: space.xs },
   glass: {
-    width: 64,
-    height: 64,
-    borderRadius: 32,
+    width: typeSize(72),
+    height: typeSize(72),
+    borderRadius: typeSize(36),
     borderWidth: stroke.medium,
     borderColor: colour.ink,
     backgroundColor: colour.shade,
