@@ -89,7 +89,7 @@ function Looking({ plates, encounter, looks, onChoose }: LookingProps) {
     <View style={wide ? styles.columns : styles.block}>
       <View style={[styles.block, wide && styles.grow]}>
         <TouchedSpecimen plates={plates} encounter={encounter} open={open} organ={organ} onOrgan={setOrgan} />
-        <Small soft>{soFar(looks)}</Small>
+        {organ && looks.length === 0 ? null : <Small soft>{soFar(looks)}</Small>}
       </View>
       <View style={[styles.block, wide && styles.grow]}>
         {organ ? (
