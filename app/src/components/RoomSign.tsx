@@ -58,7 +58,7 @@ const DRAWN: Readonly<Record<RoomName, readonly string[]>> = {
   eaten: ['M9 3 H15 V9 H21 V15 H15 V21 H9 V15 H3 V9 H9 Z'],
 };
 
-/** The drawn sign of a room; its name stands beside it. */
+/** The drawn sign of a room; its name is beside it. */
 export function RoomSign({ room, colour }: { readonly room: RoomName; readonly colour: string }) {
   return (
     <Svg width={22} height={22} viewBox="0 0 24 24" aria-hidden>

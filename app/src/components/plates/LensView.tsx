@@ -32,7 +32,7 @@ export function LensView({ one, character, size, opening = false }: LensViewProp
 const MIDDLE = 26;
 const OPENING_MS = 180;
 
-/** Grows to its size once; stands at once where less motion is wished for. */
+/** Grows to its size once; has it at once where less motion is wished for. */
 function useOpening(opening: boolean): Animated.Value {
   const [scale] = useState(() => new Animated.Value(opening && !wantsLessMotion() ? 0.5 : 1));
   useEffect(() => {

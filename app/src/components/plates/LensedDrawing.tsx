@@ -15,7 +15,7 @@ interface LensedDrawingProps {
   readonly chosen: string | undefined;
   /** What a touched number does; without it, none can be touched. */
   readonly onChoose: ((chosen: Pointed) => void) | undefined;
-  /** What a number stands for, for readers that speak. */
+  /** What a number points at, for readers that speak. */
   readonly words: (character: string) => string;
 }
 

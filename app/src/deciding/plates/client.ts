@@ -5,7 +5,7 @@ import * as here from './draw';
 import type { Drawing, Numbered } from './draw';
 import type { PlatesApi } from './worker';
 
-/** Large plates take longer to draw than a page may stand still: a worker draws them. */
+/** Large plates take longer to draw than a page may wait: a worker draws them. */
 
 const ask = workerOrHere<PlatesApi>(() => new Worker(new URL('./worker.ts', window.location.href)), here);
 

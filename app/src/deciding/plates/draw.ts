@@ -22,12 +22,12 @@ export function takeGuide(given: GuideFile): void {
 export interface Pointed {
   readonly character: string;
   readonly number: number;
-  /** Where the number stands, in units of the sheet. */
+  /** Where the number is drawn, in units of the sheet. */
   readonly at: Point;
   /** The lens that shows it; none where the whole itself does. */
   readonly lens: { readonly at: Point; readonly radius: number } | undefined;
 }
-/** A large plate with lenses, and numbers at what the taxon is told by. */
+/** A large plate with lenses, and numbers at what identifies the taxon. */
 export interface Numbered {
   readonly plate: WrittenPlate;
   readonly points: readonly Pointed[];
@@ -45,7 +45,7 @@ export function fullPlate(drawing: Drawing, id: string, stage: StageId): Written
   return drawing.writtenPlate(drawing.taxonPlate(known.guide, known.taxon, stage));
 }
 
-/** So many numbers stand on the whole itself; a lens has its own. */
+/** So many numbers are drawn on the whole itself; a lens has its own. */
 const ON_THE_WHOLE = 5;
 
 /**

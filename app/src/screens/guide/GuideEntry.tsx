@@ -17,7 +17,7 @@ export function GuideEntry({
 }: {
   readonly taxon: CompiledTaxon;
   readonly name: string | undefined;
-  /** Whether it stands beside others, and takes no more than its share. */
+  /** Whether it is beside others, and takes no more than its share. */
   readonly shared: boolean;
   readonly onOpen: () => void;
 }) {

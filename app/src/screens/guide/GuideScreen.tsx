@@ -159,7 +159,7 @@ function BodyPlans({ search: { plan, setPlan } }: SearchProps) {
   );
 }
 
-/** Narrower than this, in usual letters, plates stand one below the other, px. */
+/** Narrower than this, in usual letters, plates are one below the other, px. */
 const ONE_COLUMN = 260;
 
 /** As many columns as plates with their names have room for. */

@@ -103,7 +103,7 @@ export function Plates({ taxon }: TaxonProps) {
           </ScrollView>
         ) : null}
       </View>
-      {stage ? <Said taxon={taxon} stage={stage} chosen={chosen} /> : null}
+      {stage ? <Statement taxon={taxon} stage={stage} chosen={chosen} /> : null}
       {stage ? <Months taxon={taxon.taxon} stage={stage} /> : null}
     </Stack>
   );
@@ -149,15 +149,15 @@ function StageSwitch({ stages, at, onShow }: StageSwitchProps) {
   );
 }
 
-interface SaidProps extends TaxonProps {
+interface StatementProps extends TaxonProps {
   readonly stage: StageId;
   readonly chosen: Pointed | undefined;
 }
 
 /** What the touched number says; before that, that numbers can be touched. */
-function Said({ taxon, stage, chosen }: SaidProps) {
+function Statement({ taxon, stage, chosen }: StatementProps) {
   return (
-    <View role="status" style={styles.said}>
+    <View role="status" style={styles.statement}>
       {chosen ? (
         <Row gap="m" align="centre">
           <View style={styles.number}>
@@ -180,7 +180,7 @@ function Said({ taxon, stage, chosen }: SaidProps) {
 
 const styles = StyleSheet.create({
   frame: { width: '100%', maxWidth: WIDEST, alignSelf: 'center', minHeight: 200 },
-  said: {
+  statement: {
     minHeight: 60,
     justifyContent: 'center',
     padding: space.s,

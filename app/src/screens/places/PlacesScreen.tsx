@@ -86,7 +86,7 @@ export function PlacesScreen() {
   );
 }
 
-/** So many kinds that were seen at a place stand in its line. */
+/** So many of the kinds that were seen at a place are shown in its line. */
 const SEEN = 6;
 
 function PlaceLine({

@@ -49,7 +49,7 @@ const FIRST = 4;
 
 interface GroupProps extends SeasonChartProps {
   readonly when: When;
-  /** Whether the months stand above it. */
+  /** Whether the months are shown above it. */
   readonly axis: boolean;
 }
 

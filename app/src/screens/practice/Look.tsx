@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { statesRead, stateOf } from '@pause/core';
 import { isSmelled, type Character, type Sureness } from '@pause/core';
@@ -37,6 +37,7 @@ interface LookProps {
  */
 export function Look({ character, specimen, drawable, onLooked, onBack }: LookProps) {
   const [sureness, setSureness] = useState<Sureness>('sure');
+  const one = useMemo(() => individualOf(specimen), [specimen]);
   const shown = specimen.shows.get(character.id);
   const id = character.id;
   if (!shown) {
@@ -73,7 +74,7 @@ export function Look({ character, specimen, drawable, onLooked, onBack }: LookPr
     <Stack gap="m">
       <Question>{character.question}</Question>
       <View style={styles.lens} role="img" aria-label={t.whatThereIsToBe}>
-        <LensView one={individualOf(specimen)} character={id} size={132} opening />
+        <LensView one={one} character={id} size={132} opening />
       </View>
       <HowSure sureness={sureness} onChange={setSureness} />
       <Answers

@@ -45,7 +45,7 @@ const WhomToCall = latePart(
   () => import('./WhomToCall').then((m) => m.WhomToCall),
   () => null,
 );
-/** As high as what is about this month: what stands below is not pushed away when it comes. */
+/** As high as what is about this month: what is below is not pushed away when it comes. */
 const TODAY_HEIGHT = 242;
 const Today = latePart(
   () => import('./Today').then((m) => m.Today),

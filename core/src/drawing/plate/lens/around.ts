@@ -4,14 +4,14 @@ import { penFor } from '../ink';
 import type { Sheet } from '../sheet';
 import { pen, wash } from '../sketch';
 
-/** What stands left and right of a whole, and is tied to places on it. */
+/** What is placed left and right of a whole, and is tied to places on it. */
 
 /** The sheet of a plate with a column on either side, in units. */
 export const WIDE_SHEET = { width: 300, height: 240 } as const;
-/** So many stand on one side alone. */
+/** So many are placed on one side alone. */
 const ONE_SIDE = 3;
 
-/** How many stand one below the other on a side. */
+/** How many are placed one below the other on a side. */
 export const rowsFor = (count: number): number => (count <= ONE_SIDE ? count : Math.ceil(count / 2));
 
 /** The sheet with room for so many, in columns of this width. */

@@ -13,14 +13,14 @@ export interface Touchable {
   readonly id: string;
   readonly characters: readonly string[];
 }
-/** Where the name of a part stands, in the middle of its column. */
+/** Where the name of a part is written, in the middle of its column. */
 export interface Callout {
   readonly id: string;
   readonly at: Point;
 }
 export interface SpecimenPlate extends TaxonPlate {
   readonly callouts: readonly Callout[];
-  /** The width of the columns in which names stand, in units. */
+  /** The width of the columns in which names are written, in units. */
   readonly column: number;
 }
 
